@@ -1,0 +1,47 @@
+package isotherm.bench;
+
+import java.util.Collection;
+import java.util.Locale;
+import org.openjdk.jmh.results.RunResult;
+import org.openjdk.jmh.runner.Runner;
+import org.openjdk.jmh.runner.RunnerException;
+import org.openjdk.jmh.runner.options.OptionsBuilder;
+import org.openjdk.jmh.runner.options.VerboseMode;
+
+/** Runs the benchmarks and prints them as a table. */
+public final class BenchTable {
+    private BenchTable() {}
+
+    /**
+     * @param args patterns of benchmarks to run, all without
+     * @throws RunnerException when a benchmark fails
+     */
+    public static void main(String[] args) throws RunnerException {
+        var options = new OptionsBuilder().verbosity(VerboseMode.SILENT).shouldFailOnError(true);
+        if (args.length == 0) {
+            options.include("isotherm.bench");
+        }
+        for (String arg : args) {
+            options.include(arg);
+        }
+        System.err.println("Measuring; this takes some minutes.");
+        Collection<RunResult> results = new Runner(options.build()).run();
+        System.out.println("| what | time | ± 99.9 % |");
+        System.out.println("|---|---|---|");
+        for (RunResult r : results) {
+            String name = r.getParams().getBenchmark();
+            System.out.printf(
+                    Locale.ROOT,
+                    "| %s | %s | %s |%n",
+                    name.substring(name.lastIndexOf('.') + 1),
+                    time(r.getPrimaryResult().getScore()),
+                    time(r.getPrimaryResult().getScoreError()));
+        }
+    }
+
+    private static String time(double microseconds) {
+        return microseconds < 1000
+                ? String.format(Locale.ROOT, "%.1f µs", microseconds)
+                : String.format(Locale.ROOT, "%.2f ms", microseconds / 1000);
+    }
+}

@@ -1,0 +1,2 @@
+/** JMH benchmarks of core. */
+package isotherm.bench;

@@ -1,0 +1,63 @@
+package isotherm.core.airflow;
+
+import isotherm.core.exchanger.Effectiveness;
+import isotherm.core.fluid.Air;
+
+/**
+ * The coolant radiator, as a builder can describe it.
+ *
+ * @param faceArea finned face, m²
+ * @param conductance UA at 4 m/s on the face, W/K
+ * @param pressureDrop air pressure loss at 4 m/s on the face, Pa
+ * @param openingArea area of the openings that feed it, m²
+ * @param fanPressure pressure of its fan at no flow, Pa; 0 without a fan
+ * @param fanFlow flow of its fan at no pressure, m³/s, above 0
+ */
+public record Radiator(
+        double faceArea,
+        double conductance,
+        double pressureDrop,
+        double openingArea,
+        double fanPressure,
+        double fanFlow) {
+    /** Face speed at which UA and loss are given, m/s. */
+    public static final double REFERENCE_SPEED = 4;
+    /** Exponent of UA on air speed (default, typical of louvred fins with the coolant side at its usual flow). */
+    public static final double AIR_EXPONENT = 0.6;
+    /** Share of the loss at the reference speed that is linear in speed (default). */
+    static final double LINEAR_SHARE = 0.6;
+    /** Velocity heads lost on the way out through the engine bay, on the radiator's face speed (default). */
+    static final double BAY_EXIT_HEADS = 3.0;
+
+    /** Loss of a part of the face, share 0 to 1 of it. */
+    Resistance resistance(double share, double density) {
+        double q = REFERENCE_SPEED * faceArea * share;
+        return new Resistance(LINEAR_SHARE * pressureDrop / q, (1 - LINEAR_SHARE) * pressureDrop / (q * q))
+                .then(Resistance.heads(BAY_EXIT_HEADS, density, faceArea * share));
+    }
+
+    /** What the running fan's falling curve takes from a part of the face, share 0 to 1 of it. */
+    Resistance fanResistance(double share) {
+        double q = fanFlow * share;
+        return new Resistance(0, fanPressure / (q * q));
+    }
+
+    /**
+     * Heat per kelvin between the coolant and the air that enters a part of the face.
+     *
+     * @param massFlow air mass flow through that part, kg/s
+     * @param share share of the face, 0 to 1
+     * @param density density of the air at the face, kg/m³
+     * @return ε·C of the air, W/K
+     */
+    public double heatPerKelvin(double massFlow, double share, double density) {
+        if (massFlow <= 0 || share <= 0) {
+            return 0;
+        }
+        double speed = massFlow / (density * faceArea * share);
+        double ua = conductance * share * Math.pow(speed / REFERENCE_SPEED, AIR_EXPONENT);
+        double airRate = massFlow * Air.SPECIFIC_HEAT;
+        // Coolant flows several times the air's capacity rate; a ratio of 0.3 is usual and matters little.
+        return Effectiveness.crossFlowUnmixed(ua / airRate, 0.3) * airRate;
+    }
+}

@@ -1,0 +1,141 @@
+package isotherm.core.exchanger;
+
+/**
+ * An oil cooler core as a builder chooses it.
+ *
+ * @param construction how it is made
+ * @param rows oil rows, 1 to 60
+ * @param width finned width along the oil rows, between the tanks, m
+ * @param depth along the air stream, m
+ * @param passes 1, or 2 for both ports on one end
+ * @param finish what is on the fins
+ * @param ports where the ports point when fitted
+ * @param detail the dimensions inside
+ */
+public record Core(
+        Construction construction,
+        int rows,
+        double width,
+        double depth,
+        int passes,
+        Finish finish,
+        Ports ports,
+        CoreDetail detail) {
+
+    private static final double ALUMINIUM_DENSITY = 2700;
+    private static final double TANK_LENGTH = 20e-3;
+
+    /** Checks that the choice can exist at all. */
+    public Core {
+        if (rows < 1 || passes < 1 || passes > 2 || rows < passes || !(width > 0) || !(depth > 0)) {
+            throw new IllegalArgumentException(
+                    "A core needs rows, one or two passes, a width and a depth: " + rows + ", " + passes);
+        }
+    }
+
+    /**
+     * A bare stacked-plate core, single pass, ports up.
+     *
+     * @param rows oil rows
+     * @param width finned width, m
+     * @param depth along the air stream, m
+     * @return the core with typical inner dimensions
+     */
+    public static Core stackedPlate(int rows, double width, double depth) {
+        return of(Construction.STACKED_PLATE, rows, width, depth);
+    }
+
+    /**
+     * A bare core of any construction, single pass, ports up.
+     *
+     * @param construction how it is made
+     * @param rows oil rows
+     * @param width finned width, m
+     * @param depth along the air stream, m
+     * @return the core with typical inner dimensions
+     */
+    public static Core of(Construction construction, int rows, double width, double depth) {
+        return new Core(construction, rows, width, depth, 1, Finish.BARE, Ports.UP, CoreDetail.typical(construction));
+    }
+
+    /**
+     * @param newRows oil rows
+     * @return the same core with another number of rows
+     */
+    public Core withRows(int newRows) {
+        return new Core(construction, newRows, width, depth, passes, finish, ports, detail);
+    }
+
+    /**
+     * @param newPasses 1 or 2
+     * @return the same core with another number of passes
+     */
+    public Core withPasses(int newPasses) {
+        return new Core(construction, rows, width, depth, newPasses, finish, ports, detail);
+    }
+
+    /** @return height of the air fins between two oil rows, m */
+    public double finHeight() {
+        return detail.rowPitch() - tubeHeight();
+    }
+
+    /** @return outer height of an oil row, m */
+    public double tubeHeight() {
+        return detail.oilGap() + 2 * detail.plate();
+    }
+
+    /** @return finned height: the rows, with fins above the last one, m */
+    public double height() {
+        return rows * detail.rowPitch() + finHeight();
+    }
+
+    /** @return finned face, m² */
+    public double faceArea() {
+        return width * height();
+    }
+
+    /** @return outside width with both tanks, m */
+    public double outsideWidth() {
+        return width + 2 * TANK_LENGTH;
+    }
+
+    /** @return oil inside the core, m³ */
+    public double holdUp() {
+        double passage;
+        if (construction == Construction.TUBE_AND_FIN) {
+            passage = rows * tubesDeep() * Math.PI / 4 * detail.oilGap() * detail.oilGap() * width;
+        } else {
+            double sheet = detail.turbulatorThickness() / detail.turbulatorPitch();
+            passage = rows * detail.oilGap() * depth * width * (1 - sheet);
+        }
+        double tanks = 2 * TANK_LENGTH * depth * height() * 0.6;
+        return passage + tanks;
+    }
+
+    /** @return tubes behind each other in the air stream of a tube-and-fin core, 1 or more */
+    int tubesDeep() {
+        return Math.max(1, (int) Math.floor(depth / 16.5e-3));
+    }
+
+    /** @return dry mass of an aluminium core with tanks, kg */
+    public double mass() {
+        double fins;
+        double passages;
+        if (construction == Construction.TUBE_AND_FIN) {
+            fins = width / detail.finPitch() * detail.finThickness() * depth * height();
+            passages = rows * tubesDeep() * Math.PI * detail.oilGap() * detail.plate() * width;
+        } else {
+            double perFin = Math.hypot(finHeight(), detail.finPitch()) / detail.finPitch();
+            fins = (rows + 1) * perFin * detail.finThickness() * depth * width;
+            double sheet =
+                    detail.turbulatorThickness() * (1 + detail.oilGap() / detail.turbulatorPitch()) * depth * width;
+            passages = rows * (2 * detail.plate() * depth * width + sheet);
+            if (construction == Construction.BAR_AND_PLATE) {
+                passages += rows * 2 * 5e-3 * detail.oilGap() * width + (rows + 1) * 2 * 5e-3 * finHeight() * depth;
+            }
+        }
+        double wall = construction == Construction.BAR_AND_PLATE ? 3e-3 : 2e-3;
+        double tanks = 2 * wall * height() * 2 * (depth + TANK_LENGTH);
+        return ALUMINIUM_DENSITY * (fins + passages + tanks);
+    }
+}

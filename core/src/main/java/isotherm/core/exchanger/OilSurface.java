@@ -1,0 +1,95 @@
+package isotherm.core.exchanger;
+
+import java.util.Optional;
+
+/** The oil side of a core: all rows of one pass in parallel. Wall corrections are the caller's. */
+final class OilSurface {
+    private static final double ALUMINIUM_CONDUCTIVITY = 180;
+    /** Entry into the tank, turn into the rows, contraction out of it: velocity heads at one port. */
+    private static final double PORT_LOSS = 0.75;
+
+    private final Core core;
+    private final double freeArea;
+    private final double totalArea;
+    private final double length;
+    private final double hydraulicDiameter;
+    private final OffsetStrip strip;
+
+    OilSurface(Core core) {
+        this.core = core;
+        CoreDetail d = core.detail();
+        double rowsPerPass = (double) core.rows() / core.passes();
+        this.length = core.width();
+        if (core.construction() == Construction.TUBE_AND_FIN) {
+            double tubes = rowsPerPass * core.tubesDeep();
+            this.strip = null;
+            this.hydraulicDiameter = d.oilGap();
+            this.freeArea = tubes * Math.PI / 4 * d.oilGap() * d.oilGap();
+            this.totalArea = tubes * Math.PI * d.oilGap() * length;
+        } else {
+            this.strip = new OffsetStrip(
+                    d.turbulatorPitch() - d.turbulatorThickness(),
+                    d.oilGap() - d.turbulatorThickness(),
+                    d.turbulatorThickness(),
+                    d.stripLength());
+            this.hydraulicDiameter = strip.hydraulicDiameter();
+            this.freeArea = rowsPerPass * core.depth() / d.turbulatorPitch() * strip.spacing() * strip.height();
+            this.totalArea = 4 * freeArea * length / hydraulicDiameter;
+        }
+    }
+
+    double reynolds(double massFlow, OilState oil) {
+        return massFlow / freeArea * hydraulicDiameter / oil.viscosity();
+    }
+
+    /** η₀·h·A in W/K of one pass, at bulk properties. */
+    double conductance(double massFlow, OilState oil) {
+        if (massFlow <= 0) {
+            return 0;
+        }
+        double re = reynolds(massFlow, oil);
+        double h;
+        double efficiency = 1;
+        if (strip != null) {
+            h = strip.colburn(re) * re * Math.cbrt(oil.prandtl()) * oil.conductivity() / hydraulicDiameter;
+            double m = Math.sqrt(2 * h / (ALUMINIUM_CONDUCTIVITY * core.detail().turbulatorThickness()));
+            double ml = m * core.detail().oilGap() / 2;
+            double finShare = strip.height() / (strip.height() + strip.spacing());
+            efficiency = ml < 1e-6 ? 1 : 1 - finShare * (1 - Math.tanh(ml) / ml);
+        } else {
+            h = TubeFlow.nusselt(re, oil.prandtl(), hydraulicDiameter / length)
+                    * oil.conductivity()
+                    / hydraulicDiameter;
+        }
+        return efficiency * h * totalArea;
+    }
+
+    /** Loss through all passes and both ports, Pa; {@code wallFactor} is (μ/μw)^-0.25. */
+    double pressureDrop(double massFlow, OilState oil, double wallFactor) {
+        if (massFlow <= 0) {
+            return 0;
+        }
+        double re = reynolds(massFlow, oil);
+        double f = strip != null ? strip.friction(re) : TubeFlow.fanning(re);
+        double g = massFlow / freeArea;
+        double friction = core.passes() * f * wallFactor * 4 * length / hydraulicDiameter * g * g / (2 * oil.density());
+        double bore = core.detail().portBore();
+        double portArea = Math.PI / 4 * bore * bore;
+        double port = massFlow / portArea;
+        return friction + 2 * PORT_LOSS * port * port / (2 * oil.density());
+    }
+
+    Optional<Validity> validity(double massFlow, OilState oil) {
+        double re = reynolds(massFlow, oil);
+        if (strip == null || re >= OffsetStrip.RE_LOW && re <= OffsetStrip.RE_HIGH) {
+            return Optional.empty();
+        }
+        return Optional.of(new Validity(
+                "oil-side Reynolds number",
+                re,
+                OffsetStrip.RE_LOW,
+                OffsetStrip.RE_HIGH,
+                "",
+                "Manglik and Bergles 1995, laminar asymptote extended"));
+    }
+}

@@ -1,0 +1,13 @@
+package isotherm.core.exchanger;
+
+/**
+ * A note that a correlation was used outside the range for which it was fitted.
+ *
+ * @param quantity what is out of range, for example {@code air-side Reynolds number}
+ * @param value the value it was used at, in {@code unit}
+ * @param low lower end of the published range, in {@code unit}
+ * @param high upper end of the published range, in {@code unit}
+ * @param unit unit, empty for a pure number
+ * @param source where the correlation is published
+ */
+public record Validity(String quantity, double value, double low, double high, String unit, String source) {}

@@ -1,0 +1,78 @@
+package isotherm.core.heat;
+
+/** A way of estimating the heat that an engine puts into its oil. */
+public sealed interface HeatSchool {
+    /**
+     * @param engine the engine
+     * @param brakePower momentary brake power, W, 0 or more
+     * @param rpm engine speed, 1/min
+     * @return heat into the oil, W
+     */
+    double oilHeat(Engine engine, double brakePower, double rpm);
+
+    /**
+     * A fixed share of brake power, but never less than the friction of an engine that is only being turned over: on a
+     * light throttle and on the overrun the bearings shear the oil all the same.
+     *
+     * @param share share of brake power, 0 to 0.3
+     */
+    record ShareOfPower(double share) implements HeatSchool {
+        @Override
+        public double oilHeat(Engine engine, double brakePower, double rpm) {
+            return Math.max(share * brakePower, Friction.FRICTION_SHARE * Friction.power(engine, rpm));
+        }
+    }
+
+    /**
+     * Friction and piston cooling added up. FMEP after Barnes-Moss, in Heywood, Internal Combustion Engine Fundamentals,
+     * eq. 13.5: FMEP [bar] = 0.97 + 0.15 n + 0.05 n², n in 1000/min.
+     *
+     * @param frictionShare share of friction power that ends in the oil, 0 to 1
+     */
+    record Friction(double frictionShare) implements HeatSchool {
+        /** Share of friction power that ends in the oil (default). */
+        public static final double FRICTION_SHARE = 0.25;
+        /** Share of fuel power that piston jets bring (default). */
+        public static final double JET_SHARE = 0.010;
+        /** Share of fuel power that pistons without jets bring (default). */
+        public static final double PISTON_SHARE = 0.004;
+        /** Turbocharger bearing at full load, W per Pa of boost (default, 0.3 kW per bar). */
+        public static final double TURBO_BEARING = 300 / 1e5;
+
+        @Override
+        public double oilHeat(Engine engine, double brakePower, double rpm) {
+            double friction = power(engine, rpm);
+            double fuel = brakePower / engine.aspiration().brakeEfficiency();
+            double load = engine.power() > 0 ? brakePower / engine.power() : 0;
+            return frictionShare * friction
+                    + (engine.pistonJets() ? JET_SHARE : PISTON_SHARE) * fuel
+                    + TURBO_BEARING * engine.boost() * load;
+        }
+
+        static double power(Engine engine, double rpm) {
+            return fmep(rpm) * engine.displacement() * rpm / 120;
+        }
+
+        /**
+         * @param rpm engine speed, 1/min
+         * @return friction mean effective pressure of a spark-ignition engine at wide-open throttle, Pa
+         */
+        public static double fmep(double rpm) {
+            double n = rpm / 1000;
+            return (0.97 + 0.15 * n + 0.05 * n * n) * 1e5;
+        }
+    }
+
+    /**
+     * Another school, scaled by what a log says.
+     *
+     * @param base the school that is scaled
+     * @param scale factor, above 0
+     */
+    record Fitted(HeatSchool base, double scale) implements HeatSchool {
+        @Override
+        public double oilHeat(Engine engine, double brakePower, double rpm) {
+            return scale * base.oilHeat(engine, brakePower, rpm);
+        }
+    }
+}

@@ -1,0 +1,134 @@
+package isotherm.core.hydraulics;
+
+import isotherm.core.exchanger.CoreModel;
+import isotherm.core.exchanger.OilState;
+import isotherm.core.fluid.Oil;
+import java.util.List;
+import java.util.Optional;
+import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
+
+/**
+ * The engine's oil circuit: a pump with relief valve, an optional cooler loop, and the bearings as a laminar resistance that
+ * scales with viscosity and is set by one gauge reading.
+ */
+public final class OilCircuit {
+    private final Oil oil;
+    private final OilPump pump;
+    private final double bearingCoefficient;
+
+    /**
+     * @param oil the oil
+     * @param pump pump and relief valve
+     * @param gauge a reading without a cooler, below the relief pressure
+     */
+    public OilCircuit(Oil oil, OilPump pump, GaugePoint gauge) {
+        this.oil = oil;
+        this.pump = pump;
+        this.bearingCoefficient = gauge.pascal() / (oil.dynamicViscosity(gauge.oilK()) * pump.flow(gauge.rpm()));
+    }
+
+    private OilCircuit(Oil oil, OilPump pump, double bearingCoefficient) {
+        this.oil = oil;
+        this.pump = pump;
+        this.bearingCoefficient = bearingCoefficient;
+    }
+
+    /**
+     * @param other another oil
+     * @return the same engine filled with it; the gauge reading stays that of the first oil
+     */
+    public OilCircuit with(Oil other) {
+        return new OilCircuit(other, pump, bearingCoefficient);
+    }
+
+    /**
+     * The circuit at one engine speed and temperature.
+     *
+     * @param engineFlow volume flow through the engine, m³/s
+     * @param coolerFlow volume flow through the core, m³/s
+     * @param reliefFlow volume flow back over the relief valve, m³/s
+     * @param galleryPressure gallery pressure above ambient, Pa
+     * @param loopPressureDrop loss of the cooler loop, Pa
+     * @param losses that loss by component
+     */
+    public record Point(
+            double engineFlow,
+            double coolerFlow,
+            double reliefFlow,
+            double galleryPressure,
+            double loopPressureDrop,
+            List<CoolerLoop.Loss> losses) {}
+
+    /**
+     * Solves flow and pressures.
+     *
+     * @param rpm engine speed, 1/min, 0 or more
+     * @param oilK oil temperature, K
+     * @param loop the cooler loop, if one is fitted
+     * @param core its core
+     * @param lift thermostat lift, 0 to 1
+     * @return flows and pressures
+     */
+    public Point at(double rpm, double oilK, Optional<CoolerLoop> loop, Optional<CoreModel> core, double lift) {
+        OilState state = OilState.of(oil, oilK);
+        double delivered = pump.flow(rpm);
+        double share = loop.map(l -> l.share(lift)).orElse(0.0);
+        double q = engineFlow(state, delivered, loop, core, share);
+        double cooler = share * q;
+        List<CoolerLoop.Loss> losses = loop.isPresent() && core.isPresent()
+                ? loop.get().losses(core.get(), cooler * state.density(), state)
+                : List.of();
+        return new Point(
+                q,
+                cooler,
+                delivered - q,
+                bearingCoefficient * state.viscosity() * q,
+                losses.stream().mapToDouble(CoolerLoop.Loss::pascal).sum(),
+                losses);
+    }
+
+    /**
+     * Volume flow through the engine, without the detail of {@link #at}.
+     *
+     * @param state oil properties
+     * @param delivered flow of the pump, m³/s
+     * @param loop the cooler loop, if one is fitted
+     * @param core its core
+     * @param share share of the flow that goes through the loop, 0 to 1
+     * @return volume flow through the engine, m³/s
+     */
+    double engineFlow(
+            OilState state, double delivered, Optional<CoolerLoop> loop, Optional<CoreModel> core, double share) {
+        double bearing = bearingCoefficient * state.viscosity();
+        boolean looped = loop.isPresent() && core.isPresent() && share > 0;
+        double atPump = bearing * delivered
+                + (looped ? loop.get().pressureDrop(core.get(), share * delivered * state.density(), state) : 0);
+        if (atPump <= pump.reliefPressure()) {
+            return delivered;
+        }
+        if (!looped) {
+            return pump.reliefPressure() / bearing;
+        }
+        return new BracketingNthOrderBrentSolver(1e-6, delivered * 1e-7, 1, 5)
+                .solve(
+                        100,
+                        q -> bearing * q
+                                + loop.get().pressureDrop(core.get(), share * q * state.density(), state)
+                                - pump.reliefPressure(),
+                        0,
+                        delivered);
+    }
+
+    /**
+     * @param rpm engine speed, 1/min
+     * @param state oil properties
+     * @param loop the cooler loop, if one is fitted
+     * @param core its core
+     * @param share share of the flow that goes through the loop, 0 to 1
+     * @return mass flow through the engine, kg/s
+     */
+    public double engineMassFlow(
+            double rpm, OilState state, Optional<CoolerLoop> loop, Optional<CoreModel> core, double share) {
+        return engineFlow(state, pump.flow(rpm), loop, core, share) * state.density();
+    }
+}

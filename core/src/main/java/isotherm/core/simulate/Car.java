@@ -1,0 +1,134 @@
+package isotherm.core.simulate;
+
+import isotherm.core.duty.Vehicle;
+import isotherm.core.fluid.Oil;
+import isotherm.core.heat.Engine;
+import isotherm.core.heat.HeatSchool;
+import isotherm.core.hydraulics.GaugePoint;
+import isotherm.core.hydraulics.OilPump;
+import java.util.OptionalDouble;
+
+/**
+ * A car as it stands, before any cooler.
+ *
+ * @param engine the engine
+ * @param school how heat into the oil is estimated
+ * @param oil the oil in it
+ * @param oilVolume oil in the engine, m³
+ * @param vehicle body and gearing
+ * @param pump oil pump
+ * @param gauge a pressure reading
+ * @param losses what the sump and block lose or gain
+ * @param coolant the coolant circuit
+ * @param factoryExchanger UA of a factory oil-to-coolant exchanger, W/K, if there is one
+ * @param sensor where the oil temperature sensor sits
+ * @param limits the temperatures to keep
+ */
+public record Car(
+        Engine engine,
+        HeatSchool school,
+        Oil oil,
+        double oilVolume,
+        Vehicle vehicle,
+        OilPump pump,
+        GaugePoint gauge,
+        PassiveLosses losses,
+        Coolant coolant,
+        OptionalDouble factoryExchanger,
+        SensorPlace sensor,
+        Limits limits) {
+
+    /**
+     * What leaves the oil without a cooler.
+     *
+     * @param still sump conductance at rest, W/K
+     * @param moving added conductance, W/K per (m/s)^0.8
+     * @param block conductance between oil and coolant through the block, W/K
+     * @param metal heat capacity of metal that follows the oil's temperature, J/K
+     */
+    public record PassiveLosses(double still, double moving, double block, double metal) {
+        /** Starting point for any car (default). */
+        public static final PassiveLosses DEFAULT = new PassiveLosses(20, 1.5, 100, 6000);
+    }
+
+    /**
+     * The temperatures to keep.
+     *
+     * @param targetLowK lower edge of the target band in use, K
+     * @param targetHighK upper edge of the target band, K
+     * @param limitK the oil's limit, K
+     */
+    public record Limits(double targetLowK, double targetHighK, double limitK) {}
+
+    /** Where an oil temperature sensor sits. */
+    public enum SensorPlace {
+        /** In the sump. */
+        SUMP,
+        /** In the plate, on the way to the cooler. */
+        PLATE_INLET,
+        /** In the plate, on the way back. */
+        PLATE_OUTLET,
+        /** In the main gallery. */
+        GALLERY
+    }
+
+    /**
+     * @param newSchool another estimate of the heat
+     * @return the same car under it
+     */
+    public Car withSchool(HeatSchool newSchool) {
+        return new Car(
+                engine,
+                newSchool,
+                oil,
+                oilVolume,
+                vehicle,
+                pump,
+                gauge,
+                losses,
+                coolant,
+                factoryExchanger,
+                sensor,
+                limits);
+    }
+
+    /**
+     * @param newEngine another state of tune
+     * @return the same car with it
+     */
+    public Car withEngine(Engine newEngine) {
+        return new Car(
+                newEngine,
+                school,
+                oil,
+                oilVolume,
+                vehicle,
+                pump,
+                gauge,
+                losses,
+                coolant,
+                factoryExchanger,
+                sensor,
+                limits);
+    }
+
+    /**
+     * @param newLosses other passive losses
+     * @return the same car with them
+     */
+    public Car withLosses(PassiveLosses newLosses) {
+        return new Car(
+                engine,
+                school,
+                oil,
+                oilVolume,
+                vehicle,
+                pump,
+                gauge,
+                newLosses,
+                coolant,
+                factoryExchanger,
+                sensor,
+                limits);
+    }
+}

@@ -1,0 +1,19 @@
+package isotherm.core.simulate;
+
+import isotherm.core.airflow.Radiator;
+
+/**
+ * The coolant circuit.
+ *
+ * @param capacity heat capacity of coolant and block, J/K
+ * @param heatShare heat into the coolant over brake power
+ * @param radiator the radiator
+ * @param opensK coolant thermostat opening, K
+ * @param fullK coolant thermostat full open, K
+ */
+public record Coolant(double capacity, double heatShare, Radiator radiator, double opensK, double fullK) {
+    /** Heat into the coolant over brake power, without what comes by way of the oil (default). */
+    public static final double HEAT_SHARE = 0.50;
+    /** Heat into the coolant at idle and on overrun, W per m³ of displacement and 1/min (default). */
+    static final double IDLE_HEAT = 1.1e3;
+}

@@ -1,0 +1,85 @@
+package isotherm.core.simulate;
+
+import isotherm.core.exchanger.CoreModel;
+import isotherm.core.exchanger.Effectiveness;
+import isotherm.core.exchanger.OilState;
+import isotherm.core.fluid.Oil;
+
+/**
+ * One core's heat at any operating point of a session, from a table of its oil-side conductance.
+ *
+ * <p>The same equations as {@link CoreModel#rate}, with the mean and wall temperatures taken from the state of the session
+ * in place of an iteration; in steady state the two agree (a test holds them to 0.5 %).
+ */
+final class CoolerTable {
+    private static final double LN_LOW = Math.log(1e-4);
+    private static final double LN_HIGH = Math.log(3);
+    private static final int FLOWS = 24;
+    private static final double LOW_K = 233.15;
+    private static final double STEP = 10;
+    private static final int NODES = 28;
+    private static final double LN_STEP = (LN_HIGH - LN_LOW) / (FLOWS - 1);
+    private static final double SIEDER_TATE = 0.14;
+
+    private final double[] lnConductance = new double[FLOWS * NODES];
+    private final OilTable oil;
+    private final int passes;
+    private final double openShare;
+    private final double efficacy;
+
+    CoolerTable(CoreModel core, Oil fluid, OilTable oil, double openShare, double efficacy) {
+        this.oil = oil;
+        this.passes = core.core().passes();
+        this.openShare = openShare;
+        this.efficacy = efficacy;
+        for (int t = 0; t < NODES; t++) {
+            OilState state = OilState.of(fluid, LOW_K + t * STEP);
+            for (int m = 0; m < FLOWS; m++) {
+                double flow = Math.exp(LN_LOW + m * LN_STEP);
+                lnConductance[t * FLOWS + m] = Math.log(core.oilConductance(flow, state));
+            }
+        }
+    }
+
+    private double lnConductance(double massFlow, double kelvin) {
+        double mAt = Math.max(0, Math.min(FLOWS - 1.000001, (Math.log(massFlow) - LN_LOW) / LN_STEP));
+        double tAt = Math.max(0, Math.min(NODES - 1.000001, (kelvin - LOW_K) / STEP));
+        int m = (int) mAt;
+        int t = (int) tAt;
+        double mf = mAt - m;
+        double tf = tAt - t;
+        int i = t * FLOWS + m;
+        double low = lnConductance[i] + mf * (lnConductance[i + 1] - lnConductance[i]);
+        double high = lnConductance[i + FLOWS] + mf * (lnConductance[i + FLOWS + 1] - lnConductance[i + FLOWS]);
+        return low + tf * (high - low);
+    }
+
+    /**
+     * @param massFlow oil through the core, kg/s
+     * @param inK oil inlet, K
+     * @param outK oil outlet of the state, K
+     * @param airRate capacity rate of the air through the core, W/K
+     * @param airConductance air-side conductance of the part of the face that gets air, W/K
+     * @param airInK air inlet, K
+     * @return heat from oil to air, W
+     */
+    double heat(double massFlow, double inK, double outK, double airRate, double airConductance, double airInK) {
+        if (massFlow < 1e-9 || airRate < 1e-9 || openShare <= 0) {
+            return 0;
+        }
+        double oilMean = (inK + outK) / 2;
+        double oilRate = massFlow * oil.specificHeat(oilMean);
+        double airMean = airInK + Math.min(oilRate * (inK - outK), airRate * (inK - airInK)) / (2 * airRate);
+        double bulk = openShare * Math.exp(lnConductance(massFlow, oilMean));
+        double airSide = airConductance / passes;
+        double wall = airMean + (oilMean - airMean) * bulk / (bulk + airSide);
+        double oilSide = bulk * Math.exp(SIEDER_TATE * (oil.lnViscosity(oilMean) - oil.lnViscosity(wall)));
+        double ua = efficacy / (1 / oilSide + 1 / airSide);
+        double perPassAir = airRate / passes;
+        double min = Math.min(oilRate, perPassAir);
+        double max = Math.max(oilRate, perPassAir);
+        double share = Effectiveness.crossFlowUnmixed(ua / min, min / max) * min / oilRate;
+        double cooled = passes == 1 ? share : 1 - (1 - share) * (1 - share);
+        return cooled * oilRate * (inK - airInK);
+    }
+}

@@ -1,0 +1,315 @@
+package isotherm.core.simulate;
+
+import isotherm.core.airflow.AirNetwork;
+import isotherm.core.airflow.Place;
+import isotherm.core.duty.DemandTrace;
+import isotherm.core.duty.Weather;
+import isotherm.core.exchanger.CoreModel;
+import isotherm.core.exchanger.OilState;
+import isotherm.core.fluid.Oil;
+import isotherm.core.fluid.Units;
+import isotherm.core.hydraulics.CoolerLoop;
+import isotherm.core.hydraulics.OilThermostat;
+import java.util.Optional;
+
+/**
+ * The right-hand side of a session: how fast each state changes, for one car, design, demand and weather.
+ *
+ * <p>States: temperature of the oil in the engine, of the oil leaving the cooler, lift of the thermostat, temperature of
+ * the coolant; then the running integrals of every heat flow, so that the energy balance is integrated along. The
+ * thermostat's hysteresis is a play operator (the lift holds still between its warming and its cooling curve), which keeps
+ * the right-hand side continuous. Only the core's own fan is switched from outside, between steps.
+ */
+public final class SessionEquations {
+    /** Oil in sump and engine, K. */
+    public static final int OIL = 0;
+    /** Oil leaving the cooler, K. */
+    public static final int RETURN = 1;
+    /** Thermostat lift, 0 to 1. */
+    public static final int LIFT = 2;
+    /** Coolant, K. */
+    public static final int COOLANT = 3;
+    /** Heat into the oil so far, J. */
+    public static final int HEAT_IN = 4;
+    /** Heat lost by the sump so far, J. */
+    public static final int HEAT_SUMP = 5;
+    /** Heat passed to the coolant through the block so far, J. */
+    public static final int HEAT_BLOCK = 6;
+    /** Heat passed to the coolant by a factory exchanger so far, J. */
+    public static final int HEAT_FACTORY = 7;
+    /** Heat given to the air by the cooler so far, J. */
+    public static final int HEAT_COOLER = 8;
+    /** Number of states. */
+    public static final int STATES = 9;
+
+    /** Coolant temperature at which the radiator's fan begins to help, K (default). */
+    private static final double RADIATOR_FAN_FROM = Units.ZERO_CELSIUS + 95;
+
+    private static final double RADIATOR_FAN_SPAN = 5;
+    private static final int LOSS_NODES = 32;
+    private static final double LOSS_LOW_K = 233.15;
+    private static final double LOSS_STEP = 9;
+
+    private final DemandTrace demand;
+    private final double ambientK;
+    private final OilTable oil;
+    private final double oilMass;
+    private final Car.PassiveLosses losses;
+    private final Coolant coolant;
+    private final double factoryConductance;
+    private final Optional<OilThermostat> thermostat;
+    private final boolean cooled;
+    private final Place.Stream stream;
+    private final double leak;
+    private final double returnMass;
+    private final double returnMetal;
+    private final CoolerTable cooler;
+    private final double[][] air = new double[4][];
+    private final double[] heatIn;
+    private final double[] coolantIn;
+    private final double[] sump;
+    private final double[] delivered;
+    private final double reliefPressure;
+    private final double bearing;
+    private final double[] lossLinear = new double[LOSS_NODES];
+    private final double[] lossQuadratic = new double[LOSS_NODES];
+
+    /**
+     * @param car the car
+     * @param demand what the engine is asked for
+     * @param weather the air
+     * @param design the design
+     */
+    public SessionEquations(Car car, DemandTrace demand, Weather weather, Design design) {
+        this.demand = demand;
+        this.ambientK = weather.ambientK();
+        double pascal = weather.pressure();
+        Oil fluid = design.oil().orElse(car.oil());
+        this.oil = new OilTable(fluid);
+        this.oilMass = car.oilVolume() * fluid.density15();
+        this.losses = car.losses();
+        this.coolant = car.coolant();
+        this.factoryConductance =
+                design.keepFactoryExchanger() ? car.factoryExchanger().orElse(0) : 0;
+        this.reliefPressure = car.pump().reliefPressure();
+        // The gauge point was read with the car's own oil, whatever the design fills in.
+        this.bearing = car.gauge().pascal()
+                / (car.oil().dynamicViscosity(car.gauge().oilK())
+                        * car.pump().flow(car.gauge().rpm()));
+        Optional<Design.Cooler> fitted = design.cooler();
+        this.cooled = fitted.isPresent();
+        Optional<CoreModel> core = fitted.map(c -> new CoreModel(c.core()));
+        Optional<AirNetwork> network = fitted.map(c ->
+                new AirNetwork(c.airway(), core.get(), Optional.of(car.coolant().radiator()), ambientK, pascal));
+        this.stream = fitted.map(c -> c.airway().place().stream()).orElse(Place.Stream.OWN);
+        this.thermostat = fitted.flatMap(c -> c.loop().thermostat());
+        this.leak = fitted.map(c -> c.loop().share(0)).orElse(0.0);
+        this.cooler = fitted.map(c ->
+                        new CoolerTable(core.get(), fluid, oil, network.get().openShare(), c.efficacy()))
+                .orElse(null);
+        this.returnMass =
+                fitted.map(c -> c.loop().volume(core.get()) * fluid.density15()).orElse(1.0);
+        this.returnMetal = core.map(c -> c.core().mass() * 900).orElse(0.0);
+        AirTable table =
+                new AirTable(demand.speed(), network, core, car.coolant().radiator(), ambientK, pascal);
+        for (int fans = 0; fans < 4; fans++) {
+            air[fans] = table.cells((fans & 1) != 0, (fans & 2) != 0);
+        }
+        int n = demand.cells();
+        this.heatIn = new double[n];
+        this.coolantIn = new double[n];
+        this.sump = new double[n];
+        this.delivered = new double[n];
+        for (int i = 0; i < n; i++) {
+            double power = demand.brakePower()[i];
+            double rpm = demand.rpm()[i];
+            heatIn[i] = car.school().oilHeat(car.engine(), power, rpm);
+            coolantIn[i] = car.coolant().heatShare() * power
+                    + Coolant.IDLE_HEAT * car.engine().displacement() * rpm;
+            sump[i] = losses.still() + losses.moving() * Math.pow(demand.speed()[i], 0.8);
+            delivered[i] = car.pump().flow(rpm);
+        }
+        fitted.ifPresent(c -> fitLoop(
+                c.loop(), core.get(), fluid, car.pump().flow(car.engine().maxRpm())));
+    }
+
+    /** The loop's loss at each temperature as a·q + b·q² through a third of and the whole of the largest flow. */
+    private void fitLoop(CoolerLoop loop, CoreModel core, Oil fluid, double largest) {
+        for (int i = 0; i < LOSS_NODES; i++) {
+            OilState state = OilState.of(fluid, LOSS_LOW_K + i * LOSS_STEP);
+            double q1 = largest / 3;
+            double r1 = loop.pressureDrop(core, q1 * state.density(), state) / q1;
+            double r2 = loop.pressureDrop(core, largest * state.density(), state) / largest;
+            lossQuadratic[i] = Math.max(0, (r2 - r1) / (largest - q1));
+            lossLinear[i] = Math.max(0, r1 - lossQuadratic[i] * q1);
+        }
+    }
+
+    /** @return the demand that is driven */
+    public DemandTrace demand() {
+        return demand;
+    }
+
+    /** Volume flow through the engine, m³/s. */
+    double engineFlow(int cell, double oilK, double share) {
+        double q = delivered[cell];
+        double a = bearing * Math.exp(oil.lnViscosity(oilK));
+        double b = 0;
+        if (cooled && share > 0) {
+            double at = Math.max(0, Math.min(LOSS_NODES - 1.000001, (oilK - LOSS_LOW_K) / LOSS_STEP));
+            int i = (int) at;
+            double f = at - i;
+            a += share * (lossLinear[i] + f * (lossLinear[i + 1] - lossLinear[i]));
+            b = share * share * (lossQuadratic[i] + f * (lossQuadratic[i + 1] - lossQuadratic[i]));
+        }
+        if ((a + b * q) * q <= reliefPressure) {
+            return q;
+        }
+        return 2 * reliefPressure / (a + Math.sqrt(a * a + 4 * b * reliefPressure));
+    }
+
+    /**
+     * Share of the engine's oil that goes through the cooler.
+     *
+     * @param lift thermostat lift, 0 to 1
+     * @return share, 0 to 1
+     */
+    public double share(double lift) {
+        if (!cooled) {
+            return 0;
+        }
+        return thermostat.isPresent() ? leak + (1 - leak) * lift : 1;
+    }
+
+    /** Gallery pressure above ambient, Pa. */
+    double galleryPressure(int cell, double[] y) {
+        return bearing * Math.exp(oil.lnViscosity(y[OIL])) * engineFlow(cell, y[OIL], share(y[LIFT]));
+    }
+
+    /** Heat into the oil in a cell, W. */
+    double heatIn(int cell) {
+        return heatIn[cell];
+    }
+
+    /**
+     * The state's rate of change.
+     *
+     * @param cell cell of the demand
+     * @param fanOn whether the core's own fan runs
+     * @param y state, {@link #STATES} values
+     * @param dy receives the rates, per second
+     */
+    public void derivatives(int cell, boolean fanOn, double[] y, double[] dy) {
+        double oilK = y[OIL];
+        double returnK = y[RETURN];
+        double coolantK = y[COOLANT];
+        double rho = oil.density(oilK);
+        double share = share(y[LIFT]);
+        double flow = engineFlow(cell, oilK, share);
+
+        double assist = Math.max(0, Math.min(1, (coolantK - RADIATOR_FAN_FROM) / RADIATOR_FAN_SPAN));
+        int own = fanOn ? 1 : 0;
+        int at = cell * AirTable.VALUES;
+        double coveredK = blend(own, assist, at + AirTable.COVERED);
+        double openK = blend(own, assist, at + AirTable.OPEN);
+        double valve = Math.max(0, Math.min(1, (coolantK - coolant.opensK()) / (coolant.fullK() - coolant.opensK())));
+
+        double cooling = 0;
+        double carried = 0;
+        double radiatorInK = ambientK;
+        if (cooled) {
+            double airRate = blend(own, assist, at + AirTable.CORE_RATE);
+            double conductance = blend(own, assist, at + AirTable.CORE_CONDUCTANCE);
+            double airInK = ambientK;
+            if (stream == Place.Stream.BEHIND_RADIATOR && airRate > 0) {
+                airInK += valve * coveredK * (coolantK - ambientK) / airRate;
+            }
+            double mass = rho * flow * share;
+            cooling = cooler.heat(mass, oilK, returnK, airRate, conductance, airInK);
+            carried = mass * (oil.enthalpy(oilK) - oil.enthalpy(returnK));
+            if (stream == Place.Stream.AHEAD_OF_RADIATOR && airRate > 0) {
+                radiatorInK += cooling / airRate;
+            }
+            dy[RETURN] = (carried - cooling) / (returnMass * oil.specificHeat(returnK) + returnMetal);
+            if (thermostat.isPresent()) {
+                OilThermostat t = thermostat.get();
+                double lift = y[LIFT];
+                double wanted = Math.max(t.liftWarming(oilK), Math.min(lift, t.liftCooling(oilK)));
+                dy[LIFT] = (wanted - lift) / OilThermostat.LAG;
+            } else {
+                dy[LIFT] = 0;
+            }
+        } else {
+            dy[RETURN] = 0;
+            dy[LIFT] = 0;
+        }
+
+        double fromSump = sump[cell] * (oilK - ambientK);
+        double fromBlock = losses.block() * (oilK - coolantK);
+        double fromFactory = 0;
+        if (factoryConductance > 0) {
+            double rate = rho * flow * oil.specificHeat(oilK);
+            fromFactory = rate > 0 ? -Math.expm1(-factoryConductance / rate) * rate * (oilK - coolantK) : 0;
+        }
+        double radiated = valve * (coveredK * (coolantK - radiatorInK) + openK * (coolantK - ambientK));
+
+        dy[OIL] = (heatIn[cell] - fromSump - fromBlock - fromFactory - carried)
+                / (oilMass * oil.specificHeat(oilK) + losses.metal());
+        dy[COOLANT] = (coolantIn[cell] + fromBlock + fromFactory - radiated) / coolant.capacity();
+        dy[HEAT_IN] = heatIn[cell];
+        dy[HEAT_SUMP] = fromSump;
+        dy[HEAT_BLOCK] = fromBlock;
+        dy[HEAT_FACTORY] = fromFactory;
+        dy[HEAT_COOLER] = cooling;
+    }
+
+    private double blend(int own, double assist, int index) {
+        double off = air[own][index];
+        return assist == 0 ? off : off + assist * (air[own + 2][index] - off);
+    }
+
+    /**
+     * Energy in the oil, its cooler and the metal that follows them, above 0 °C.
+     *
+     * @param y state
+     * @return energy, J
+     */
+    public double stored(double[] y) {
+        double engine = oilMass * oil.enthalpy(y[OIL]) + losses.metal() * (y[OIL] - Units.ZERO_CELSIUS);
+        if (!cooled) {
+            return engine;
+        }
+        return engine + returnMass * oil.enthalpy(y[RETURN]) + returnMetal * (y[RETURN] - Units.ZERO_CELSIUS);
+    }
+
+    /** Fastest rate in the linearised system, 1/s, which bounds the step. */
+    double fastestRate() {
+        if (!cooled) {
+            return 0.05;
+        }
+        double largest = 0;
+        for (double d : delivered) {
+            largest = Math.max(largest, d);
+        }
+        double cp = oil.specificHeat(Units.ZERO_CELSIUS + 100);
+        double rho = oil.density(Units.ZERO_CELSIUS + 100);
+        return largest * rho * cp / (returnMass * cp + returnMetal);
+    }
+
+    /**
+     * The state a session starts from.
+     *
+     * @param oilK oil temperature, K
+     * @param coolantK coolant temperature, K
+     * @return a new state
+     */
+    public double[] start(double oilK, double coolantK) {
+        double[] y = new double[STATES];
+        y[OIL] = oilK;
+        y[COOLANT] = coolantK;
+        // Behind a shut thermostat the cooler has stood in the air; without one it is as warm as the sump.
+        y[RETURN] = thermostat.isPresent() ? ambientK : oilK;
+        y[LIFT] = thermostat.map(t -> t.liftWarming(oilK)).orElse(cooled ? 1.0 : 0.0);
+        return y;
+    }
+}

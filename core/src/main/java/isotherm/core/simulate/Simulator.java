@@ -1,0 +1,88 @@
+package isotherm.core.simulate;
+
+import isotherm.core.airflow.Fan;
+import isotherm.core.duty.DemandTrace;
+import isotherm.core.duty.Duty;
+import isotherm.core.duty.Weather;
+import isotherm.core.fluid.Units;
+import java.util.Optional;
+
+/** Runs a car with a design through a duty. */
+public final class Simulator {
+    /** Oil temperature at which a hot session starts, K (default): warmed up, not yet worked. */
+    public static final double START_OIL_K = Units.ZERO_CELSIUS + 80;
+    /** Coolant temperature at which a hot session starts, K (default). */
+    public static final double START_COOLANT_K = Units.ZERO_CELSIUS + 85;
+    /** Longest step over the fastest time constant; RK4 is stable to 2.8 and accurate well below. */
+    private static final double STEP_LIMIT = 1.2;
+
+    private Simulator() {}
+
+    /**
+     * A session from a warmed-up start.
+     *
+     * @param car the car
+     * @param duty what it has to do
+     * @param design the design
+     * @return the session
+     */
+    public static Session run(Car car, Duty duty, Design design) {
+        return run(car, duty.demand(car.vehicle(), car.engine()), duty.weather(), design, START_OIL_K, START_COOLANT_K);
+    }
+
+    /**
+     * A session from any start.
+     *
+     * @param car the car
+     * @param demand what the engine is asked for
+     * @param weather the air
+     * @param design the design
+     * @param startOilK oil temperature at the start, K
+     * @param startCoolantK coolant temperature at the start, K
+     * @return the session
+     */
+    public static Session run(
+            Car car, DemandTrace demand, Weather weather, Design design, double startOilK, double startCoolantK) {
+        SessionEquations equations = new SessionEquations(car, demand, weather, design);
+        Optional<Fan> fan = design.cooler().flatMap(c -> c.airway().fan());
+        int n = demand.cells();
+        double[] oil = new double[n];
+        double[] returned = new double[n];
+        double[] coolant = new double[n];
+        double[] lift = new double[n];
+        double[] pressure = new double[n];
+        double[] share = new double[n];
+        boolean[] fanOn = new boolean[n];
+        double[] y = equations.start(startOilK, startCoolantK);
+        double before = equations.stored(y);
+        RungeKutta4 stepper = new RungeKutta4(equations);
+        int substeps = Math.max(1, (int) Math.ceil(equations.fastestRate() * demand.cell() / STEP_LIMIT));
+        double h = demand.cell() / substeps;
+        boolean running = fan.isPresent() && startOilK >= fan.get().onK();
+        for (int cell = 0; cell < n; cell++) {
+            for (int s = 0; s < substeps; s++) {
+                stepper.step(cell, running, y, h);
+            }
+            if (fan.isPresent()) {
+                running = y[SessionEquations.OIL]
+                        >= (running ? fan.get().offK() : fan.get().onK());
+            }
+            oil[cell] = y[SessionEquations.OIL];
+            returned[cell] = y[SessionEquations.RETURN];
+            coolant[cell] = y[SessionEquations.COOLANT];
+            lift[cell] = y[SessionEquations.LIFT];
+            pressure[cell] = equations.galleryPressure(cell, y);
+            share[cell] = equations.share(y[SessionEquations.LIFT]);
+            fanOn[cell] = running;
+        }
+        Session.Balance balance = new Session.Balance(
+                y[SessionEquations.HEAT_IN],
+                equations.stored(y) - before,
+                y[SessionEquations.HEAT_SUMP],
+                y[SessionEquations.HEAT_BLOCK],
+                y[SessionEquations.HEAT_FACTORY],
+                y[SessionEquations.HEAT_COOLER]);
+        return new Session(
+                demand, oil, returned, coolant, lift, pressure, share, fanOn, balance, car.limits(), startOilK);
+    }
+}

@@ -1,0 +1,259 @@
+package isotherm.core.simulate;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import isotherm.core.airflow.AirFlow;
+import isotherm.core.airflow.AirNetwork;
+import isotherm.core.airflow.Place;
+import isotherm.core.duty.CruiseDuty;
+import isotherm.core.duty.DemandTrace;
+import isotherm.core.duty.Duty;
+import isotherm.core.duty.Weather;
+import isotherm.core.exchanger.CoreModel;
+import isotherm.core.exchanger.CoreRating;
+import isotherm.core.fluid.Units;
+import isotherm.core.hydraulics.OilCircuit;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Random;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.hipparchus.ode.ODEState;
+import org.hipparchus.ode.ODEStateAndDerivative;
+import org.hipparchus.ode.OrdinaryDifferentialEquation;
+import org.hipparchus.ode.nonstiff.DormandPrince853Integrator;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class SimulatorTest {
+    private static final Car CAR = DemoCars.car();
+    private static final Duty TRACK = DemoCars.session(10);
+
+    @ParameterizedTest
+    @EnumSource(Place.class)
+    void theEnergyBalanceClosesToATenthOfAPercent(Place place) {
+        Design design = DemoCars.design(16, place);
+        Design fanned = design.withAirway(design.cooler().orElseThrow().airway().withFan(Optional.of(DemoCars.fan())));
+        for (Design d : new Design[] {design, fanned, design.withThermostat(Optional.empty()), Design.NO_COOLER}) {
+            Session s = Simulator.run(CAR, TRACK, d);
+            assertThat(Math.abs(s.balance().error())).isLessThan(1e-3);
+            assertThat(s.balance().in()).isPositive();
+        }
+    }
+
+    @Test
+    void agreesWithTheAdaptiveReferenceWithinATenthOfAKelvinEverywhere() {
+        for (Design design : new Design[] {
+            DemoCars.design(10, Place.LOWER_GRILLE_AHEAD),
+            DemoCars.design(30, Place.FRONT_CORNER_VENTED),
+            DemoCars.design(19, Place.BEHIND_RADIATOR),
+            DemoCars.design(7, Place.UNDER_FLOOR).withThermostat(Optional.empty()),
+        }) {
+            DemandTrace demand = TRACK.demand(CAR.vehicle(), CAR.engine());
+            SessionEquations equations = new SessionEquations(CAR, demand, TRACK.weather(), design);
+            Session session = Simulator.run(CAR, TRACK, design);
+            double[] y = equations.start(Simulator.START_OIL_K, Simulator.START_COOLANT_K);
+            for (int cell = 0; cell < demand.cells(); cell++) {
+                y = reference(equations, cell, y);
+                assertThat(session.oil()[cell]).isCloseTo(y[SessionEquations.OIL], within(0.1));
+                assertThat(session.coolant()[cell]).isCloseTo(y[SessionEquations.COOLANT], within(0.1));
+                assertThat(session.returned()[cell]).isCloseTo(y[SessionEquations.RETURN], within(0.1));
+            }
+        }
+    }
+
+    private static double[] reference(SessionEquations equations, int cell, double[] y) {
+        OrdinaryDifferentialEquation ode = new OrdinaryDifferentialEquation() {
+            @Override
+            public int getDimension() {
+                return SessionEquations.STATES;
+            }
+
+            @Override
+            public double[] computeDerivatives(double t, double[] state) {
+                double[] dy = new double[SessionEquations.STATES];
+                equations.derivatives(cell, false, state, dy);
+                return dy;
+            }
+        };
+        ODEStateAndDerivative end = new DormandPrince853Integrator(1e-6, 1, 1e-7, 1e-7)
+                .integrate(ode, new ODEState(0, y), equations.demand().cell());
+        return end.getPrimaryState();
+    }
+
+    @Test
+    void theIntegratorIsOfFourthOrder() {
+        DemandTrace demand = new CruiseDuty(40, 30, DemoCars.DAY).demand(CAR.vehicle(), CAR.engine());
+        SessionEquations equations = new SessionEquations(
+                CAR,
+                demand,
+                DemoCars.DAY,
+                DemoCars.design(19, Place.GRILLE_AHEAD).withThermostat(Optional.empty()));
+        double[] exact = run(equations, 1.0 / 64);
+        double coarse = Math.abs(run(equations, 0.5)[SessionEquations.RETURN] - exact[SessionEquations.RETURN]);
+        double fine = Math.abs(run(equations, 0.25)[SessionEquations.RETURN] - exact[SessionEquations.RETURN]);
+        // The properties are tabulated, so the order is seen down to the size of their kinks.
+        assertThat(Math.log(coarse / fine) / Math.log(2)).isGreaterThan(2.5);
+    }
+
+    private static double[] run(SessionEquations equations, double h) {
+        double[] y = equations.start(Units.kelvin(110), Units.kelvin(90));
+        y[SessionEquations.RETURN] = Units.kelvin(60);
+        RungeKutta4 stepper = new RungeKutta4(equations);
+        for (int i = 0; i < Math.round(2 / h); i++) {
+            stepper.step(0, false, y, h);
+        }
+        return y;
+    }
+
+    @Test
+    void inSteadyStateTheSessionsCoolerIsTheRatedOne() {
+        Design design = DemoCars.design(19, Place.FRONT_CORNER_VENTED).withThermostat(Optional.empty());
+        Design.Cooler cooler = design.cooler().orElseThrow();
+        CruiseDuty cruise = new CruiseDuty(45, 3000, DemoCars.DAY);
+        DemandTrace demand = cruise.demand(CAR.vehicle(), CAR.engine());
+        Session s = Simulator.run(CAR, cruise, design);
+        int last = demand.cells() - 1;
+        CoreModel model = new CoreModel(cooler.core());
+        double pascal = DemoCars.DAY.pressure();
+        AirNetwork network = new AirNetwork(
+                cooler.airway(), model, Optional.of(CAR.coolant().radiator()), DemoCars.DAY.ambientK(), pascal);
+        AirFlow air = network.at(45, false, false);
+        double flow = new OilCircuit(CAR.oil(), CAR.pump(), CAR.gauge())
+                        .at(demand.rpm()[last], s.oil()[last], Optional.of(cooler.loop()), Optional.of(model), 1)
+                        .coolerFlow()
+                * CAR.oil().density(s.oil()[last]);
+        CoreRating rated = model.rate(
+                CAR.oil(),
+                flow,
+                s.oil()[last],
+                air.coreMassFlow(),
+                DemoCars.DAY.ambientK(),
+                pascal,
+                network.openShare(),
+                cooler.efficacy());
+        double inSession = flow
+                * CAR.oil().specificHeat((s.oil()[last] + s.returned()[last]) / 2)
+                * (s.oil()[last] - s.returned()[last]);
+        assertThat(inSession).isCloseTo(rated.heat(), within(0.01 * rated.heat()));
+    }
+
+    @Test
+    void aCarWithNothingToDoCoolsTowardsTheAir() {
+        double[] none = new double[7200];
+        DemandTrace rest = new DemandTrace(1, none, none.clone(), none.clone(), java.util.List.of());
+        Session s = Simulator.run(CAR, rest, DemoCars.DAY, Design.NO_COOLER, Units.kelvin(120), Units.kelvin(95));
+        assertThat(s.oil()[7199]).isBetween(Units.kelvin(31), Units.kelvin(90));
+        for (int i = 1; i < 7200; i++) {
+            assertThat(s.oil()[i]).isLessThanOrEqualTo(s.oil()[i - 1] + 1e-9);
+        }
+    }
+
+    @Test
+    void aFactoryExchangerTakesSomeOffTheOilAndPutsItOnTheCoolant() {
+        Car kept = new Car(
+                CAR.engine(),
+                CAR.school(),
+                CAR.oil(),
+                CAR.oilVolume(),
+                CAR.vehicle(),
+                CAR.pump(),
+                CAR.gauge(),
+                CAR.losses(),
+                CAR.coolant(),
+                OptionalDouble.of(200),
+                CAR.sensor(),
+                CAR.limits());
+        Session with = Simulator.run(kept, TRACK, Design.NO_COOLER);
+        Session without = Simulator.run(kept, TRACK, Design.NO_COOLER.withFactoryExchanger(false));
+        double off = without.plateau() - with.plateau();
+        assertThat(off).isBetween(15.0, 45.0);
+        assertThat(with.balance().factory() / with.demand().duration()).isBetween(3000.0, 15_000.0);
+        assertThat(with.peakCoolant()).isGreaterThan(without.peakCoolant());
+    }
+
+    @Test
+    void anOpenBadlyShadedCoreTakesOffAboutHalfOfWhatASealedOneDoes() {
+        Design open = DemoCars.design(16, Place.FRONT_CORNER_VENTED);
+        var airway = open.cooler().orElseThrow().airway();
+        double bare = Simulator.run(CAR, TRACK, Design.NO_COOLER).plateau();
+        double leaky = bare
+                - Simulator.run(
+                                CAR,
+                                TRACK,
+                                open.withAirway(airway.withSealing(0.4).withShade(0.45)))
+                        .plateau();
+        double sealed = bare
+                - Simulator.run(
+                                CAR,
+                                TRACK,
+                                open.withAirway(airway.withSealing(0.95).withShade(0)))
+                        .plateau();
+        assertThat(leaky / sealed).isBetween(0.35, 0.7);
+    }
+
+    static Stream<Random> samples() {
+        return IntStream.range(0, 40).mapToObj(Random::new);
+    }
+
+    @ParameterizedTest
+    @MethodSource("samples")
+    void moreRowsLessShadeAndColderAirNeverMakeTheOilHotter(Random random) {
+        Place place = Place.values()[random.nextInt(Place.values().length)];
+        int rows = 6 + random.nextInt(24);
+        Design design = DemoCars.design(rows, place);
+        var cooler = design.cooler().orElseThrow();
+        double peak = Simulator.run(CAR, TRACK, design).peak();
+        assertThat(Simulator.run(CAR, TRACK, design.withCore(cooler.core().withRows(rows + 3)))
+                        .peak())
+                .isLessThanOrEqualTo(peak + 0.05);
+        assertThat(Simulator.run(CAR, TRACK, design.withAirway(cooler.airway().withShade(0.1)))
+                        .peak())
+                .isLessThanOrEqualTo(peak + 0.05);
+        Duty colder = TRACK.withWeather(new Weather(DemoCars.DAY.ambientK() - 5, DemoCars.DAY.altitude()));
+        assertThat(Simulator.run(CAR, colder, design).peak()).isLessThanOrEqualTo(peak + 0.05);
+    }
+
+    @Test
+    void aFrozenStartIsAnAnswerNotACrash() {
+        CruiseDuty cruise = new CruiseDuty(25, 1800, new Weather(Units.kelvin(-25), 0));
+        Session s = Simulator.run(
+                CAR,
+                cruise.demand(CAR.vehicle(), CAR.engine()),
+                cruise.weather(),
+                DemoCars.design(19, Place.GRILLE_AHEAD).withThermostat(Optional.empty()),
+                Units.kelvin(-25),
+                Units.kelvin(-25));
+        assertThat(s.oil()).doesNotContain(Double.NaN);
+        assertThat(s.timeTo(Units.kelvin(65))).isGreaterThan(300);
+        assertThat(s.pressure()[5]).isLessThanOrEqualTo(CAR.pump().reliefPressure() * 1.001);
+    }
+
+    @Test
+    void theSensorReadsWhereItSits() {
+        Session s = Simulator.run(CAR, TRACK, DemoCars.design(19, Place.GRILLE_AHEAD));
+        int late = s.demand().cells() * 2 / 3;
+        assertThat(s.at(Car.SensorPlace.SUMP, late)).isEqualTo(s.oil()[late]);
+        assertThat(s.at(Car.SensorPlace.PLATE_OUTLET, late)).isLessThan(s.oil()[late] - 3);
+    }
+
+    @Test
+    void theFanComesOnHotAndStaysOnUntilItsLowerSwitch() {
+        Design design = DemoCars.design(10, Place.UNDER_FLOOR);
+        Design fanned = design.withAirway(design.cooler().orElseThrow().airway().withFan(Optional.of(DemoCars.fan())));
+        Session s = Simulator.run(CAR, TRACK, fanned);
+        assertThat(s.fanStarts()).isPositive();
+        for (int i = 1; i < s.fan().length; i++) {
+            if (s.fan()[i] && !s.fan()[i - 1]) {
+                assertThat(s.oil()[i]).isGreaterThanOrEqualTo(DemoCars.fan().onK());
+            }
+            if (!s.fan()[i] && s.fan()[i - 1]) {
+                assertThat(s.oil()[i]).isLessThan(DemoCars.fan().offK());
+            }
+        }
+        assertThat(s.peak()).isLessThan(Simulator.run(CAR, TRACK, design).peak());
+    }
+}

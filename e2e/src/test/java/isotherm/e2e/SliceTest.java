@@ -1,0 +1,213 @@
+package isotherm.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import isotherm.server.document.CaseDocument;
+import isotherm.server.document.DocumentReader;
+import isotherm.server.document.OutcomeDocument;
+import isotherm.server.document.Solver;
+import isotherm.server.testing.Examples;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** A user opens a car, changes a choice and sees what it does. */
+class SliceTest {
+    private final Page page = Browser.page();
+
+    @AfterEach
+    void close() {
+        page.context().close();
+    }
+
+    private static OutcomeDocument corvid(int rows) {
+        String json = Examples.read("corvid").replace("\"rows\": 10", "\"rows\": " + rows);
+        return Solver.solve(DocumentReader.read(json, CaseDocument.class));
+    }
+
+    private void open(String car, String design) {
+        page.navigate("/");
+        choose("Car", car);
+        choose("Design", design);
+    }
+
+    private void choose(String label, String option) {
+        Locator pick =
+                page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile(label + "$")));
+        pick.click();
+        page.getByRole(
+                        AriaRole.OPTION,
+                        new Page.GetByRoleOptions().setName(option).setExact(true))
+                .click();
+    }
+
+    private void station(String name) {
+        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Stations"))
+                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(Pattern.compile(name)))
+                .click();
+    }
+
+    private Locator field(String label) {
+        return page.getByRole(
+                AriaRole.SPINBUTTON, new Page.GetByRoleOptions().setName(label).setExact(true));
+    }
+
+    private Locator ruleMark(String name) {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Thermal rule"))
+                .getByRole(AriaRole.IMG, new Locator.GetByRoleOptions().setName(Pattern.compile("^" + name + " ")));
+    }
+
+    private Locator findings() {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Findings"));
+    }
+
+    private static Pattern celsius(String prefix, double value) {
+        // To a tenth of a kelvin on the rule, to a kelvin in the trace's summary.
+        String whole = String.valueOf(Math.round(value));
+        String tenth = String.format(java.util.Locale.ROOT, "%.1f", value).replace(".", "\\.");
+        return Pattern.compile(prefix + " (" + whole + "|" + tenth + ") °C");
+    }
+
+    @Test
+    void rowsFromTenToTwentyFiveChangeRuleTraceAndFindingToWhatCoreComputesAndAreStillThereAfterAReload() {
+        OutcomeDocument before = corvid(10);
+        OutcomeDocument after = corvid(25);
+        assertThat(before.findings().get(0).topic().name()).isEqualTo("TOO_HOT");
+        assertThat(Math.round(after.figures().peakC()))
+                .isNotEqualTo(Math.round(before.figures().peakC()));
+
+        open("Aldane Corvid", "First choice, 10 rows");
+        station("Core");
+        assertThat(ruleMark("Peak"))
+                .hasAccessibleName(celsius("^Peak", before.figures().peakC()));
+        assertThat(findings()).containsText(before.findings().get(0).figure());
+
+        for (int i = 10; i < 24; i++) {
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("More: Rows"))
+                    .click();
+        }
+        field("Rows").press("ArrowUp");
+        assertThat(field("Rows")).hasValue("25");
+        assertThat(ruleMark("Peak"))
+                .hasAccessibleName(celsius("^Peak", after.figures().peakC()));
+        assertThat(ruleMark("Plateau"))
+                .hasAccessibleName(celsius("^Plateau", after.figures().plateauC()));
+        assertThat(page.getByRole(
+                        AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^Oil temperature over"))))
+                .hasAccessibleName(celsius("peak", after.figures().peakC()));
+        assertThat(findings()).containsText(after.findings().get(0).figure());
+        assertThat(page.getByRole(AriaRole.STATUS)).hasText("Saved");
+
+        page.reload();
+        assertThat(field("Rows")).hasValue("25");
+        assertThat(ruleMark("Peak"))
+                .hasAccessibleName(celsius("^Peak", after.figures().peakC()));
+        field("Rows").fill("10");
+        field("Rows").press("Enter");
+        assertThat(page.getByRole(AriaRole.STATUS)).hasText("Saved");
+    }
+
+    @Test
+    void rowsCanBeDragged() {
+        open("Aldane Corvid", "First choice, 10 rows");
+        station("Core");
+        Locator thumb = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Rows"));
+        var box = page.locator(".thumb").boundingBox();
+        page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
+        page.mouse().down();
+        page.mouse()
+                .move(
+                        box.x + 120,
+                        box.y + box.height / 2,
+                        new com.microsoft.playwright.Mouse.MoveOptions().setSteps(8));
+        page.mouse().up();
+        assertThat(field("Rows")).not().hasValue("10");
+        int rows = Integer.parseInt(thumb.inputValue());
+        assertThat(rows).isBetween(15, 30);
+        assertThat(ruleMark("Peak"))
+                .hasAccessibleName(celsius("^Peak", corvid(rows).figures().peakC()));
+        thumb.focus();
+        thumb.press("ArrowLeft");
+        assertThat(field("Rows")).hasValue(String.valueOf(rows - 1));
+        field("Rows").fill("10");
+        field("Rows").press("Enter");
+        assertThat(page.getByRole(AriaRole.STATUS)).hasText("Saved");
+    }
+
+    @Test
+    void aWrongEntrySaysItsRangeAndLosesNothing() {
+        open("Aldane Corvid", "First choice, 10 rows");
+        station("Core");
+        field("Rows").fill("900");
+        field("Rows").press("Enter");
+        assertThat(page.getByText("Rows: 900 is outside 2 to 60")).isVisible();
+        assertThat(field("Rows")).hasValue("900");
+        field("Rows").press("Escape");
+        assertThat(field("Rows")).hasValue("10");
+    }
+
+    @Test
+    void unitsSwitchAndEitherMayBeTyped() {
+        open("Aldane Corvid", "First choice, 10 rows");
+        station("Core");
+        choose("Temperatures in", "°F");
+        assertThat(field("Thermostat opens")).hasValue("194");
+        field("Thermostat opens").fill("85 °C");
+        field("Thermostat opens").press("Enter");
+        assertThat(field("Thermostat opens")).hasValue("185");
+        choose("Lengths in", "in");
+        field("Finned width").fill("11 1/2");
+        field("Finned width").press("Enter");
+        assertThat(field("Finned width")).hasValue("11.50");
+        choose("Lengths in", "mm");
+        assertThat(field("Finned width")).hasValue("292");
+        choose("Temperatures in", "°C");
+        field("Thermostat opens").fill("90");
+        field("Thermostat opens").press("Enter");
+        field("Finned width").fill("210");
+        field("Finned width").press("Enter");
+        assertThat(page.getByRole(AriaRole.STATUS)).hasText("Saved");
+    }
+
+    @Test
+    void theWrenIsToldThatItNeedsNone() {
+        open("Pell Wren", "As it is today");
+        assertThat(findings()).containsText("This car does not need an oil cooler for this duty");
+    }
+
+    @Test
+    void numberKeysGoToTheStations() {
+        open("Brackwater Hauler", "Under the floor");
+        page.keyboard().press("Escape");
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Isotherm"))
+                .click();
+        page.keyboard().press("2");
+        assertThat(page).hasURL(Pattern.compile("/core/"));
+        page.keyboard().press("1");
+        assertThat(page).hasURL(Pattern.compile("/duty/"));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"Light", "Dark"})
+    void axeFindsNothing(String theme) {
+        open("Aldane Corvid", "First choice, 10 rows");
+        if (theme.equals("Dark")) {
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Dark paper"))
+                    .click();
+        }
+        for (String station : new String[] {"Duty", "Core"}) {
+            station(station);
+            assertThat(ruleMark("Peak")).isVisible();
+            assertThat(new AxeBuilder(page).analyze().getViolations())
+                    .as(station + " on " + theme + " paper")
+                    .isEmpty();
+        }
+    }
+}

@@ -1,0 +1,20 @@
+package isotherm.server;
+
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+
+/** The web application: HTTP API, storage and the built interface as static resources. */
+@SpringBootApplication
+public class IsothermServer {
+    /**
+     * Starts the server, or runs the {@code solve} command when that is the first argument.
+     *
+     * @param args {@code solve FILE}, or Spring settings
+     */
+    public static void main(String[] args) {
+        if (args.length > 0 && args[0].equals("solve")) {
+            System.exit(isotherm.server.files.SolveCommand.run(args, System.in, System.out, System.err));
+        }
+        SpringApplication.run(IsothermServer.class, args);
+    }
+}

@@ -1,0 +1,28 @@
+package isotherm.server.api;
+
+import isotherm.server.document.InvalidDocument;
+import isotherm.server.document.Problem;
+import isotherm.server.store.Stored;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Versions as entity tags. */
+final class Etags {
+    private static final Pattern TAG = Pattern.compile("(?:W/)?\"(\\d{1,9})\"");
+
+    private Etags() {}
+
+    static String of(Stored stored) {
+        return "\"" + stored.version() + "\"";
+    }
+
+    static int version(String ifMatch) {
+        Matcher m = TAG.matcher(ifMatch.strip());
+        if (!m.matches()) {
+            throw new InvalidDocument(List.of(new Problem(
+                    "If-Match", ifMatch, "A version in quotes such as \"3\" is expected here", null, null, "")));
+        }
+        return Integer.parseInt(m.group(1));
+    }
+}

@@ -1,0 +1,107 @@
+package isotherm.server.api;
+
+import io.swagger.v3.oas.models.OpenAPI;
+import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.Schema;
+import isotherm.server.document.CaseDocument;
+import isotherm.server.document.Missing;
+import isotherm.server.document.OutcomeDocument;
+import isotherm.server.document.Quantity;
+import isotherm.server.document.Text;
+import java.lang.reflect.ParameterizedType;
+import java.lang.reflect.RecordComponent;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** The OpenAPI document, with ranges, units and descriptions taken from the documents' own annotations. */
+@Configuration
+class OpenApiConfiguration {
+    @Bean
+    OpenAPI description() {
+        return new OpenAPI()
+                .info(new Info()
+                        .title("Isotherm")
+                        .version("1")
+                        .description("Sizes and places an engine oil cooler. All figures are estimates."))
+                .servers(List.of());
+    }
+
+    @Bean
+    OpenApiCustomizer ranges() {
+        return api -> {
+            api.setServers(null);
+            var schemas = api.getComponents().getSchemas();
+            Set<Class<?>> records = new HashSet<>();
+            collect(CaseDocument.class, records);
+            collect(OutcomeDocument.class, records);
+            collect(Views.CarView.class, records);
+            collect(Views.CarSummary.class, records);
+            for (Class<?> type : records) {
+                Schema<?> schema = schemas.get(type.getSimpleName());
+                if (schema != null) {
+                    annotate(type, schema);
+                }
+            }
+        };
+    }
+
+    private static void collect(Class<?> type, Set<Class<?>> records) {
+        if (!type.isRecord() || !records.add(type)) {
+            return;
+        }
+        for (RecordComponent c : type.getRecordComponents()) {
+            collect(c.getType(), records);
+            if (c.getGenericType() instanceof ParameterizedType p
+                    && p.getActualTypeArguments()[0] instanceof Class<?> element) {
+                collect(element, records);
+            }
+        }
+    }
+
+    private static void annotate(Class<?> type, Schema<?> schema) {
+        List<String> required = new ArrayList<>();
+        boolean input = type.getPackage().equals(CaseDocument.class.getPackage());
+        for (RecordComponent c : type.getRecordComponents()) {
+            Schema<?> property = schema.getProperties().get(c.getName());
+            Missing missing = c.getAnnotation(Missing.class);
+            if (missing == null) {
+                required.add(c.getName());
+            }
+            Quantity q = c.getAnnotation(Quantity.class);
+            Text t = c.getAnnotation(Text.class);
+            StringBuilder description = new StringBuilder();
+            if (q != null) {
+                Schema<?> number = property.getItems() == null ? property : property.getItems();
+                number.setMinimum(BigDecimal.valueOf(q.min()));
+                number.setMaximum(BigDecimal.valueOf(q.max()));
+                description.append(q.value()).append(q.unit().isEmpty() ? "" : ", " + q.unit());
+            } else if (t != null) {
+                description.append(t.value());
+            }
+            if (t != null && c.getType() == String.class) {
+                property.setMinLength(t.min());
+                property.setMaxLength(t.max());
+            }
+            if (t != null && c.getType() == List.class) {
+                property.setMinItems(t.min());
+                property.setMaxItems(t.max());
+            }
+            if (missing != null) {
+                description.append("; when missing: ").append(missing.value());
+            }
+            if (property.get$ref() == null && !description.isEmpty()) {
+                property.setDescription(description.toString());
+            }
+        }
+        schema.setRequired(required);
+        if (input) {
+            schema.setAdditionalProperties(false);
+        }
+    }
+}

@@ -1,0 +1,49 @@
+package isotherm.server.api;
+
+import isotherm.server.document.CarDocument;
+import isotherm.server.document.DesignDocument;
+import isotherm.server.document.DutyDocument;
+import java.util.List;
+import java.util.UUID;
+
+/** What the API shows of the stored garage. */
+final class Views {
+    private Views() {}
+
+    /**
+     * A car in the list.
+     *
+     * @param id identity
+     * @param name name
+     */
+    record CarSummary(UUID id, String name) {}
+
+    /**
+     * A car with all that belongs to it.
+     *
+     * @param id identity
+     * @param version version, for If-Match
+     * @param car the car
+     * @param duties its duties, oldest first
+     * @param designs its designs, oldest first
+     */
+    record CarView(UUID id, int version, CarDocument car, List<DutyView> duties, List<DesignView> designs) {}
+
+    /**
+     * A duty.
+     *
+     * @param id identity
+     * @param version version, for If-Match
+     * @param duty the duty
+     */
+    record DutyView(UUID id, int version, DutyDocument duty) {}
+
+    /**
+     * A design.
+     *
+     * @param id identity
+     * @param version version, for If-Match
+     * @param design the design
+     */
+    record DesignView(UUID id, int version, DesignDocument design) {}
+}

@@ -1,0 +1,223 @@
+package isotherm.server.document;
+
+import isotherm.core.airflow.Airway;
+import isotherm.core.airflow.Fan;
+import isotherm.core.airflow.Place;
+import isotherm.core.exchanger.Construction;
+import isotherm.core.exchanger.Core;
+import isotherm.core.exchanger.CoreDetail;
+import isotherm.core.exchanger.CoreModel;
+import isotherm.core.exchanger.Finish;
+import isotherm.core.exchanger.Ports;
+import isotherm.core.fluid.Units;
+import isotherm.core.hydraulics.CoolerLoop;
+import isotherm.core.hydraulics.Hose;
+import isotherm.core.hydraulics.OilThermostat;
+import isotherm.core.simulate.Design;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * All choices of one design.
+ *
+ * @param name what its people call it
+ * @param cooler the cooler, or none
+ * @param keepFactoryExchanger whether a factory oil-to-coolant exchanger stays
+ * @param oil another oil than the car's
+ */
+public record DesignDocument(
+        @Text(value = "what its people call it", min = 1, max = 120) String name,
+        @Missing("no cooler") @Text("the cooler with its place and plumbing") CoolerDocument cooler,
+        @Text("whether a factory oil-to-coolant exchanger stays") boolean keepFactoryExchanger,
+        @Missing("the car's oil") @Text("another oil than the car's") OilDocument oil)
+        implements Checked {
+
+    /** The cooler with its place and plumbing. */
+    public record CoolerDocument(
+            @Text("how the core is made") Construction construction,
+            @Quantity(value = "oil rows", min = 2, max = 60) int rows,
+            @Quantity(value = "finned width along the rows", min = 80, max = 900, unit = "mm") double widthMm,
+            @Quantity(value = "depth along the air", min = 20, max = 120, unit = "mm") double depthMm,
+            @Quantity(value = "passes, 2 for both ports on one end", min = 1, max = 2) int passes,
+            @Text("what is on the fins") Finish finish,
+            @Text("where the ports point") Ports ports,
+            @Missing("80 %, the prior")
+                    @Quantity(
+                            value = "share of the correlations' conductance that the core reaches",
+                            min = 30,
+                            max = 120,
+                            unit = "%")
+                    Double efficacyPercent,
+            @Text("where the core is") Place place,
+            @Quantity(value = "share of the available pressure that arrives", min = 0, max = 100, unit = "%")
+                    double sealingPercent,
+            @Quantity(value = "share of the face that gets no air", min = 0, max = 100, unit = "%")
+                    double shadedPercent,
+            @Quantity(value = "opening that feeds the core", min = 5, max = 5000, unit = "cm²") double openingCm2,
+            @Text("whether a stone mesh stands in the opening") boolean mesh,
+            @Missing("no duct") @Quantity(value = "velocity heads lost in a duct", min = 0, max = 20) Double ductHeads,
+            @Missing("no fan of its own") @Text("the core's own fan") FanDocument fan,
+            @Missing("none: oil through the core at all times") @Text("oil thermostat") ThermostatDocument thermostat,
+            @Text("hose to the core") HoseDocument feed,
+            @Text("hose from the core") HoseDocument back,
+            @Missing("3.5") @Quantity(value = "velocity heads lost in plate and thermostat", min = 0, max = 50)
+                    Double plateHeads,
+            @Missing("0") @Quantity(value = "oil in an accumulator or by-pass filter", min = 0, max = 10, unit = "L")
+                    Double extraVolumeL) {}
+
+    /** An electric fan with a thermal switch. */
+    public record FanDocument(
+            @Quantity(value = "pressure at no flow", min = 10, max = 1500, unit = "Pa") double stallPa,
+            @Quantity(value = "flow at no pressure", min = 0.02, max = 3, unit = "m³/s") double freeFlowM3PerS,
+            @Quantity(value = "switch-on oil temperature", min = 50, max = 140, unit = "°C") double onC,
+            @Quantity(value = "switch-off oil temperature", min = 40, max = 139, unit = "°C") double offC) {}
+
+    /** An oil thermostat. */
+    public record ThermostatDocument(
+            @Quantity(value = "oil temperature at which it begins to open", min = 50, max = 130, unit = "°C")
+                    double opensC,
+            @Missing("11 K above opening")
+                    @Quantity(value = "oil temperature at which it is fully open", min = 52, max = 145, unit = "°C")
+                    Double fullC,
+            @Missing("5 %") @Quantity(value = "share of the flow that passes when shut", min = 0, max = 50, unit = "%")
+                    Double leakPercent) {}
+
+    /** A hose with its end fittings. */
+    public record HoseDocument(
+            @Quantity(value = "inner diameter", min = 5, max = 40, unit = "mm") double boreMm,
+            @Quantity(value = "centre-line length", min = 0.05, max = 12, unit = "m") double lengthM,
+            @Quantity(value = "bends of 90°, two of 45° counting as one", min = 0, max = 20) double elbows90) {}
+
+    @Override
+    public void check(String path, List<Problem> problems) {
+        if (oil != null) {
+            oil.check(path + "/oil", problems);
+        }
+        if (cooler == null) {
+            return;
+        }
+        String at = path + "/cooler";
+        if (cooler.fan() != null && cooler.fan().offC() >= cooler.fan().onC()) {
+            problems.add(Problem.of(
+                    at + "/fan/offC",
+                    DocumentReader.number(cooler.fan().offC()),
+                    "The fan has to switch off below where it switches on, "
+                            + DocumentReader.number(cooler.fan().onC()) + " °C"));
+        }
+        ThermostatDocument t = cooler.thermostat();
+        if (t != null && t.fullC() != null && t.fullC() <= t.opensC()) {
+            problems.add(Problem.of(
+                    at + "/thermostat/fullC",
+                    DocumentReader.number(t.fullC()),
+                    "Full open has to be above opening, " + DocumentReader.number(t.opensC()) + " °C"));
+        }
+    }
+
+    /** @return the design for {@code core} */
+    public Design toCore() {
+        return new Design(
+                Optional.ofNullable(cooler).map(DesignDocument::cooler),
+                keepFactoryExchanger,
+                Optional.ofNullable(oil).map(OilDocument::toCore));
+    }
+
+    private static Design.Cooler cooler(CoolerDocument c) {
+        Core core = new Core(
+                c.construction(),
+                c.rows(),
+                c.widthMm() * 1e-3,
+                c.depthMm() * 1e-3,
+                c.passes(),
+                c.finish(),
+                c.ports(),
+                CoreDetail.typical(c.construction()));
+        Airway airway = new Airway(
+                c.place(),
+                c.place().cpIn(),
+                c.place().cpOut(),
+                c.sealingPercent() / 100,
+                c.shadedPercent() / 100,
+                c.openingCm2() * 1e-4,
+                c.mesh(),
+                c.ductHeads() == null ? 0 : c.ductHeads(),
+                Optional.ofNullable(c.fan())
+                        .map(f -> new Fan(
+                                f.stallPa(), f.freeFlowM3PerS(), Units.kelvin(f.onC()), Units.kelvin(f.offC()))),
+                Optional.empty());
+        CoolerLoop loop = new CoolerLoop(
+                hose(c.feed()),
+                hose(c.back()),
+                c.plateHeads() == null ? CoolerLoop.PLATE_HEADS : c.plateHeads(),
+                Optional.ofNullable(c.thermostat())
+                        .map(t -> new OilThermostat(
+                                Units.kelvin(t.opensC()),
+                                Units.kelvin(t.fullC() == null ? t.opensC() + OilThermostat.SPAN : t.fullC()),
+                                t.leakPercent() == null ? OilThermostat.LEAK : t.leakPercent() / 100)),
+                c.extraVolumeL() == null ? 0 : c.extraVolumeL() * 1e-3);
+        return new Design.Cooler(
+                core, airway, loop, c.efficacyPercent() == null ? CoreModel.EFFICACY : c.efficacyPercent() / 100);
+    }
+
+    private static Hose hose(HoseDocument h) {
+        return new Hose(h.boreMm() * 1e-3, h.lengthM(), h.elbows90());
+    }
+
+    /**
+     * @param name what to call it
+     * @param design a design of {@code core}
+     * @return its document, figures rounded to what a builder would write down
+     */
+    public static DesignDocument of(String name, Design design) {
+        return new DesignDocument(
+                name,
+                design.cooler().map(DesignDocument::document).orElse(null),
+                design.keepFactoryExchanger(),
+                design.oil().map(OilDocument::of).orElse(null));
+    }
+
+    private static CoolerDocument document(Design.Cooler c) {
+        Core core = c.core();
+        Airway a = c.airway();
+        CoolerLoop loop = c.loop();
+        return new CoolerDocument(
+                core.construction(),
+                core.rows(),
+                rounded(core.width() * 1e3),
+                rounded(core.depth() * 1e3),
+                core.passes(),
+                core.finish(),
+                core.ports(),
+                rounded(c.efficacy() * 100),
+                a.place(),
+                rounded(a.sealing() * 100),
+                rounded(a.shadedShare() * 100),
+                rounded(a.openingArea() * 1e4),
+                a.mesh(),
+                rounded(a.ductHeads()),
+                a.fan()
+                        .map(f -> new FanDocument(
+                                rounded(f.stallPressure()),
+                                rounded(f.freeFlow()),
+                                rounded(Units.celsius(f.onK())),
+                                rounded(Units.celsius(f.offK()))))
+                        .orElse(null),
+                loop.thermostat()
+                        .map(t -> new ThermostatDocument(
+                                rounded(Units.celsius(t.opensK())),
+                                rounded(Units.celsius(t.fullK())),
+                                rounded(t.leak() * 100)))
+                        .orElse(null),
+                document(loop.feed()),
+                document(loop.back()),
+                rounded(loop.plateHeads()),
+                rounded(loop.extraVolume() * 1e3));
+    }
+
+    private static HoseDocument document(Hose h) {
+        return new HoseDocument(rounded(h.bore() * 1e3), rounded(h.length()), rounded(h.elbows90()));
+    }
+
+    private static double rounded(double value) {
+        return Math.round(value * 1e4) / 1e4;
+    }
+}

@@ -1,0 +1,17 @@
+package isotherm.server.document;
+
+/**
+ * One thing wrong with a document.
+ *
+ * @param path JSON pointer to the field, for example {@code /car/engine/powerKw}
+ * @param value what stands there, as JSON; {@code null} when nothing does
+ * @param message what is wrong and what is allowed, in a sentence
+ * @param min least value allowed, in {@code unit}, if there is one
+ * @param max greatest value allowed, in {@code unit}, if there is one
+ * @param unit unit, empty for a pure number
+ */
+public record Problem(String path, String value, String message, Double min, Double max, String unit) {
+    static Problem of(String path, String value, String message) {
+        return new Problem(path, value, message, null, null, "");
+    }
+}

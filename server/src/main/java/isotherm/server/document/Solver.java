@@ -1,0 +1,280 @@
+package isotherm.server.document;
+
+import isotherm.core.advise.Advisor;
+import isotherm.core.advise.Assessment;
+import isotherm.core.airflow.AirFlow;
+import isotherm.core.airflow.AirNetwork;
+import isotherm.core.duty.DemandTrace;
+import isotherm.core.exchanger.CoreModel;
+import isotherm.core.exchanger.CoreRating;
+import isotherm.core.fluid.Oil;
+import isotherm.core.fluid.Units;
+import isotherm.core.hydraulics.OilCircuit;
+import isotherm.core.simulate.Car;
+import isotherm.core.simulate.Design;
+import isotherm.core.simulate.Prediction;
+import isotherm.core.simulate.Session;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.IntToDoubleFunction;
+
+/** From a case to its outcome, the same for HTTP and for {@code solve}. */
+public final class Solver {
+    /** Points of a trace that a screen can tell apart. */
+    private static final int TRACE_POINTS = 480;
+
+    private Solver() {}
+
+    /**
+     * @param asked the case
+     * @return its outcome
+     */
+    public static OutcomeDocument solve(CaseDocument asked) {
+        Car car = asked.car().toCore();
+        Design design = asked.design().toCore();
+        Assessment a = Assessment.of(car, asked.duty().toCore(), design);
+        Session s = a.session();
+        Oil oil = design.oil().orElse(car.oil());
+        int last = lastLoaded(s.demand());
+        return new OutcomeDocument(
+                new OutcomeDocument.Figures(
+                        celsius(s.peak()),
+                        celsius(s.plateau()),
+                        round(s.climbRate(), 2),
+                        celsius(s.peakCoolant()),
+                        s.timeAbove(car.limits().targetHighK()),
+                        s.timeAbove(car.limits().limitK()),
+                        s.thermostatTravel(),
+                        s.fanStarts(),
+                        round(s.meanHeat() / 1e3, 2),
+                        round(oil.kinematicViscosity(s.peak()) * 1e6, 2),
+                        round(lowest(s.pressure()) / 1e5, 2)),
+                new OutcomeDocument.Bare(
+                        celsius(a.bare().peak()),
+                        celsius(a.bare().plateau()),
+                        celsius(a.bare().peakCoolant())),
+                new OutcomeDocument.Road(
+                        celsius(a.roadOil()),
+                        finite(a.road().timeTo(Units.kelvin(65))),
+                        finite(a.road().timeTo(Units.kelvin(80)))),
+                interval(asked),
+                balance(s.balance()),
+                corePoint(a, oil, last),
+                circuit(car, design, oil, s, last),
+                traces(car, s),
+                findings(a, asked.design().name()));
+    }
+
+    /**
+     * @param asked the case, with samples
+     * @return how sure its figures are; null when no samples are asked for
+     */
+    public static OutcomeDocument.Interval interval(CaseDocument asked) {
+        if (asked.samples() == null || asked.samples() == 0) {
+            return null;
+        }
+        Prediction p = Prediction.of(
+                asked.car().toCore(),
+                asked.duty().toCore(),
+                asked.design().toCore(),
+                Prediction.Spread.PRIOR,
+                asked.samples(),
+                asked.seed() == null ? 1 : asked.seed());
+        return new OutcomeDocument.Interval(
+                celsius(p.peakLow()),
+                celsius(p.peakMedian()),
+                celsius(p.peakHigh()),
+                celsius(p.plateauLow()),
+                celsius(p.plateauHigh()),
+                round(p.oddsUnderLimit(), 3),
+                round(p.oddsUnderTarget(), 3),
+                p.samples());
+    }
+
+    private static int lastLoaded(DemandTrace demand) {
+        double[] power = demand.brakePower();
+        double most = 0;
+        for (double p : power) {
+            most = Math.max(most, p);
+        }
+        for (int i = power.length - 1; i >= 0; i--) {
+            if (power[i] > 0.8 * most) {
+                return i;
+            }
+        }
+        return power.length - 1;
+    }
+
+    private static OutcomeDocument.Balance balance(Session.Balance b) {
+        return new OutcomeDocument.Balance(
+                round(b.in() / 1e3, 1),
+                round(b.stored() / 1e3, 1),
+                round(b.sump() / 1e3, 1),
+                round(b.block() / 1e3, 1),
+                round(b.factory() / 1e3, 1),
+                round(b.cooler() / 1e3, 1));
+    }
+
+    private static OutcomeDocument.CorePoint corePoint(Assessment a, Oil oil, int cell) {
+        if (a.design().cooler().isEmpty()) {
+            return null;
+        }
+        Design.Cooler c = a.design().cooler().get();
+        CoreModel model = new CoreModel(c.core());
+        double pascal = a.duty().weather().pressure();
+        double ambientK = a.duty().weather().ambientK();
+        AirNetwork network =
+                new AirNetwork(c.airway(), model, Optional.of(a.car().coolant().radiator()), ambientK, pascal);
+        Session s = a.session();
+        AirFlow air = network.at(s.demand().speed()[cell], s.fan()[cell], false);
+        OilCircuit.Point point = point(a.car(), a.design(), oil, s, cell, true);
+        CoreRating r = model.rate(
+                oil,
+                point.coolerFlow() * oil.density(s.oil()[cell]),
+                s.oil()[cell],
+                air.coreMassFlow(),
+                ambientK,
+                pascal,
+                network.openShare(),
+                c.efficacy());
+        return new OutcomeDocument.CorePoint(
+                round(r.heat() / 1e3, 2),
+                round(air.faceSpeed(), 2),
+                celsius(r.airOutK()),
+                celsius(r.oilOutK()),
+                round(r.effectiveness(), 3),
+                round(r.conductance(), 1),
+                round(r.oilPressureDrop() / 1e5, 3),
+                round(r.airPressureDrop(), 0),
+                round(c.core().faceArea() * 1e4, 0),
+                round(c.core().holdUp() * 1e3, 2),
+                round(c.core().mass(), 2),
+                round(c.core().outsideWidth() * 1e3, 0),
+                round(c.core().height() * 1e3, 0),
+                air.losses().stream()
+                        .map(l -> new OutcomeDocument.Loss(l.what(), round(l.pascal(), 0)))
+                        .toList(),
+                r.validity().stream()
+                        .map(v -> new OutcomeDocument.ValidityNote(
+                                v.quantity(), round(v.value(), 1), v.low(), v.high(), v.unit(), v.source()))
+                        .toList());
+    }
+
+    private static OilCircuit.Point point(Car car, Design design, Oil oil, Session s, int cell, boolean looped) {
+        Optional<Design.Cooler> c = looped ? design.cooler() : Optional.empty();
+        return new OilCircuit(car.oil(), car.pump(), car.gauge())
+                .with(oil)
+                .at(
+                        s.demand().rpm()[cell],
+                        s.oil()[cell],
+                        c.map(Design.Cooler::loop),
+                        c.map(x -> new CoreModel(x.core())),
+                        s.lift()[cell]);
+    }
+
+    private static OutcomeDocument.Circuit circuit(Car car, Design design, Oil oil, Session s, int cell) {
+        OilCircuit.Point with = point(car, design, oil, s, cell, true);
+        OilCircuit.Point bare = point(car, design, oil, s, cell, false);
+        return new OutcomeDocument.Circuit(
+                round(s.demand().rpm()[cell], 0),
+                celsius(s.oil()[cell]),
+                round(with.engineFlow() * 6e4, 1),
+                round(with.coolerFlow() * 6e4, 1),
+                round(with.reliefFlow() * 6e4, 1),
+                round(with.galleryPressure() / 1e5, 2),
+                round(bare.galleryPressure() / 1e5, 2),
+                with.losses().stream()
+                        .map(l -> new OutcomeDocument.Loss(l.what(), round(l.pascal(), 0)))
+                        .toList(),
+                design.cooler()
+                        .map(c -> round(c.loop().volume(new CoreModel(c.core())) * 1e3, 2))
+                        .orElse(0.0));
+    }
+
+    private static OutcomeDocument.Traces traces(Car car, Session s) {
+        int n = s.demand().cells();
+        int step = Math.max(1, (n + TRACE_POINTS - 1) / TRACE_POINTS);
+        List<Integer> cells = new ArrayList<>();
+        for (int i = step - 1; i < n; i += step) {
+            cells.add(i);
+        }
+        if (cells.isEmpty() || cells.get(cells.size() - 1) != n - 1) {
+            cells.add(n - 1);
+        }
+        return new OutcomeDocument.Traces(
+                trace(cells, i -> (i + 1) * s.demand().cell(), 1),
+                trace(cells, i -> Units.celsius(s.oil()[i]), 2),
+                trace(cells, i -> Units.celsius(s.at(car.sensor(), i)), 2),
+                trace(cells, i -> Units.celsius(s.returned()[i]), 2),
+                trace(cells, i -> Units.celsius(s.coolant()[i]), 2),
+                trace(cells, i -> s.lift()[i], 3),
+                cells.stream().map(i -> s.fan()[i] ? 1 : 0).toList(),
+                trace(
+                        cells,
+                        i -> mean(
+                                i,
+                                step,
+                                j -> car.school()
+                                                .oilHeat(
+                                                        car.engine(),
+                                                        s.demand().brakePower()[j],
+                                                        s.demand().rpm()[j])
+                                        / 1e3),
+                        2),
+                trace(cells, i -> mean(i, step, j -> s.demand().speed()[j] * 3.6), 1),
+                trace(cells, i -> s.pressure()[i] / 1e5, 2),
+                s.demand().phases().stream()
+                        .map(p -> new OutcomeDocument.PhaseDocument(p.name(), p.kind(), p.start()))
+                        .toList());
+    }
+
+    private static double mean(int last, int count, IntToDoubleFunction value) {
+        int first = Math.max(0, last - count + 1);
+        double sum = 0;
+        for (int i = first; i <= last; i++) {
+            sum += value.applyAsDouble(i);
+        }
+        return sum / (last - first + 1);
+    }
+
+    private static List<Double> trace(List<Integer> cells, IntToDoubleFunction value, int digits) {
+        return cells.stream().map(i -> round(value.applyAsDouble(i), digits)).toList();
+    }
+
+    private static List<OutcomeDocument.FindingDocument> findings(Assessment a, String name) {
+        return Advisor.findings(a).stream()
+                .map(f -> new OutcomeDocument.FindingDocument(
+                        f.severity(),
+                        f.topic(),
+                        f.what(),
+                        f.figure(),
+                        f.why(),
+                        f.remedy()
+                                .map(r -> new OutcomeDocument.RemedyDocument(
+                                        r.label(), DesignDocument.of(name, r.design())))
+                                .orElse(null)))
+                .toList();
+    }
+
+    private static double lowest(double[] values) {
+        double lowest = Double.POSITIVE_INFINITY;
+        for (double v : values) {
+            lowest = Math.min(lowest, v);
+        }
+        return lowest;
+    }
+
+    private static Double finite(double seconds) {
+        return Double.isInfinite(seconds) ? null : (Double) seconds;
+    }
+
+    private static double celsius(double kelvin) {
+        return round(Units.celsius(kelvin), 2);
+    }
+
+    private static double round(double value, int digits) {
+        double p = Math.pow(10, digits);
+        return Math.round(value * p) / p;
+    }
+}

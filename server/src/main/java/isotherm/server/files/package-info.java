@@ -1,0 +1,2 @@
+/** Files in and out: the solve command and the JSON Schemas. */
+package isotherm.server.files;

@@ -1,0 +1,2 @@
+/** The Isotherm server. */
+package isotherm.server;

@@ -1,0 +1,4 @@
+package isotherm.server.store;
+
+/** Stored designs. */
+interface DesignRepository extends PartRepository<DesignEntity> {}

@@ -1,0 +1,4 @@
+package isotherm.server.store;
+
+/** Stored duties. */
+interface DutyRepository extends PartRepository<DutyEntity> {}

@@ -1,0 +1,129 @@
+package isotherm.server.store;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The stored garage: documents in, documents out, each write based on a version. */
+@Service
+@Transactional
+public class Garage {
+    private final CarRepository cars;
+    private final DutyRepository duties;
+    private final DesignRepository designs;
+
+    Garage(CarRepository cars, DutyRepository duties, DesignRepository designs) {
+        this.cars = cars;
+        this.duties = duties;
+        this.designs = designs;
+    }
+
+    /** @return all cars, oldest first */
+    @Transactional(readOnly = true)
+    public List<Stored> cars() {
+        return cars.findAllByOrderByCreatedAtAscIdAsc().stream()
+                .map(Garage::stored)
+                .toList();
+    }
+
+    /**
+     * @param kind duties or designs
+     * @param carId a car
+     * @return that car's, oldest first
+     */
+    @Transactional(readOnly = true)
+    public List<Stored> parts(Kind kind, UUID carId) {
+        PartRepository<? extends PartEntity> repository = kind == Kind.DUTY ? duties : designs;
+        return repository.findByCarIdOrderByCreatedAtAscIdAsc(carId).stream()
+                .map(Garage::stored)
+                .toList();
+    }
+
+    /**
+     * @param kind what it is
+     * @param id its identity
+     * @return what is stored
+     * @throws NotStored when nothing is
+     */
+    @Transactional(readOnly = true)
+    public Stored get(Kind kind, UUID id) {
+        return stored(entity(kind, id));
+    }
+
+    /**
+     * @param document the car's JSON text
+     * @return the new car
+     */
+    public Stored addCar(String document) {
+        return stored(cars.saveAndFlush(new CarEntity(UUID.randomUUID(), document)));
+    }
+
+    /**
+     * @param kind duty or design
+     * @param carId the car it belongs to
+     * @param document its JSON text
+     * @return the new part
+     * @throws NotStored when there is no such car
+     */
+    public Stored addPart(Kind kind, UUID carId, String document) {
+        entity(Kind.CAR, carId);
+        UUID id = UUID.randomUUID();
+        return stored(
+                kind == Kind.DUTY
+                        ? duties.saveAndFlush(new DutyEntity(id, carId, document))
+                        : designs.saveAndFlush(new DesignEntity(id, carId, document)));
+    }
+
+    /**
+     * @param kind what it is
+     * @param id its identity
+     * @param basedOn version that the writer had read
+     * @param document new JSON text
+     * @return what is stored now
+     * @throws NotStored when nothing is stored there
+     * @throws StaleVersion when somebody else has changed it since
+     */
+    public Stored replace(Kind kind, UUID id, int basedOn, String document) {
+        StoredEntity entity = entity(kind, id);
+        if (entity.version() != basedOn) {
+            throw new StaleVersion(stored(entity));
+        }
+        entity.replace(document);
+        repository(kind).flush();
+        return stored(entity);
+    }
+
+    /**
+     * @param kind duty or design
+     * @param id its identity
+     * @param basedOn version that the writer had read
+     * @throws NotStored when nothing is stored there
+     * @throws StaleVersion when somebody else has changed it since
+     */
+    public void remove(Kind kind, UUID id, int basedOn) {
+        StoredEntity entity = entity(kind, id);
+        if (entity.version() != basedOn) {
+            throw new StaleVersion(stored(entity));
+        }
+        repository(kind).deleteById(id);
+        repository(kind).flush();
+    }
+
+    private StoredEntity entity(Kind kind, UUID id) {
+        return repository(kind).findById(id).orElseThrow(() -> new NotStored(kind, id));
+    }
+
+    private JpaRepository<? extends StoredEntity, UUID> repository(Kind kind) {
+        return switch (kind) {
+            case CAR -> cars;
+            case DUTY -> duties;
+            case DESIGN -> designs;
+        };
+    }
+
+    private static Stored stored(StoredEntity e) {
+        return new Stored(e.id(), e.version(), e.document());
+    }
+}

@@ -1,0 +1,90 @@
+package isotherm.server.testing;
+
+import isotherm.server.IsothermServer;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/**
+ * The real application, started once for all tests of a module on a free port, against the PostgreSQL that
+ * {@code ./isotherm test} has started. Each module gets an empty database of its own.
+ */
+public final class RunningServer {
+    private static RunningServer instance;
+
+    private final ConfigurableApplicationContext context;
+    private final URI address;
+    private final HttpClient client = HttpClient.newHttpClient();
+
+    private RunningServer() {
+        String url = System.getenv("ISOTHERM_TEST_DB");
+        String password = System.getenv("ISOTHERM_TEST_PASSWORD");
+        if (url == null || password == null) {
+            throw new IllegalStateException("The tests need their database: run ./isotherm test");
+        }
+        String name = "test_" + Long.toString(System.nanoTime(), 36);
+        try (var connection = DriverManager.getConnection(url, "isotherm", password);
+                var statement = connection.createStatement()) {
+            statement.execute("create database " + name);
+        } catch (SQLException e) {
+            throw new IllegalStateException("The tests' database cannot be reached at " + url, e);
+        }
+        context = new SpringApplicationBuilder(IsothermServer.class)
+                .run(
+                        "--server.port=0",
+                        "--isotherm.demo=true",
+                        "--spring.datasource.url=" + url.replaceAll("/[^/]+$", "/" + name),
+                        "--spring.datasource.username=isotherm",
+                        "--spring.datasource.password=" + password);
+        address = URI.create("http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port"));
+    }
+
+    /** @return the server, started at the first call */
+    public static synchronized RunningServer get() {
+        if (instance == null) {
+            instance = new RunningServer();
+            Runtime.getRuntime().addShutdownHook(new Thread(instance.context::close));
+        }
+        return instance;
+    }
+
+    /** @return where it listens */
+    public URI address() {
+        return address;
+    }
+
+    /**
+     * @param method HTTP method
+     * @param path path and query
+     * @param body JSON text, or null for none
+     * @param headers names and values in turn
+     * @return the answer
+     */
+    public HttpResponse<String> send(String method, String path, String body, String... headers) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(address.resolve(path))
+                .method(
+                        method,
+                        body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body));
+        if (body != null) {
+            request.header("content-type", "application/json");
+        }
+        if (headers.length > 0) {
+            request.headers(headers);
+        }
+        try {
+            return client.send(request.build(), HttpResponse.BodyHandlers.ofString());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+}

@@ -1,0 +1,2 @@
+/** The running application for the tests of this module and of the end-to-end tests. */
+package isotherm.server.testing;

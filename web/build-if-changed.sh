@@ -1,0 +1,19 @@
+#!/usr/bin/env bash
+# Builds web/dist when anything that it is made from has changed since it was last built.
+set -euo pipefail
+cd "$(dirname "$0")"
+stamp=dist/.built-from
+now=$(find package.json package-lock.json openapi.json index.html ./*.ts ./*.js tsconfig.json src public \
+    -type f ! -path 'src/api/schema.ts' 2>/dev/null | LC_ALL=C sort | xargs sha256sum | sha256sum | cut -d' ' -f1)
+if [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$now" ]; then
+    echo "web: unchanged since the last build"
+    exit 0
+fi
+lock=$(sha256sum package-lock.json | cut -d' ' -f1)
+if [ ! -f node_modules/.installed ] || [ "$(cat node_modules/.installed)" != "$lock" ]; then
+    npm ci --no-progress --loglevel=error
+    printf '%s' "$lock" >node_modules/.installed
+fi
+npm run --silent build
+npm run --silent test
+printf '%s' "$now" >"$stamp"

@@ -1,0 +1,119 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { ApiError, call } from '../api/client';
+
+export type SaveState =
+  | { kind: 'saved' }
+  | { kind: 'saving' }
+  | { kind: 'offline' }
+  | { kind: 'refused'; message: string }
+  | { kind: 'conflict'; theirs: unknown; theirVersion: number };
+
+interface Draft<T> {
+  document: T;
+  version: number;
+}
+
+const RETRY_MS = 2000;
+const PAUSE_MS = 300;
+
+/**
+ * A document that is saved as it is changed. What the server has not yet taken is kept in the browser as well, so that a
+ * reload, a closed lid or a lost connection loses nothing; a change made elsewhere is told, never overwritten.
+ */
+export function useSaved<T>(path: string, stored: T, version: number) {
+  const key = `isotherm.unsaved:${path}`;
+  const [document, setDocument] = useState<T>(() => {
+    const kept = localStorage.getItem(key);
+    return kept ? (JSON.parse(kept) as Draft<T>).document : stored;
+  });
+  const [state, setState] = useState<SaveState>({ kind: 'saved' });
+  const latest = useRef<Draft<T>>({ document, version });
+  const dirty = useRef(localStorage.getItem(key) !== null);
+  const busy = useRef(false);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+
+  const again = useRef<() => Promise<void>>(undefined);
+
+  const keep = useCallback(() => {
+    if (dirty.current) {
+      localStorage.setItem(key, JSON.stringify(latest.current));
+    } else {
+      localStorage.removeItem(key);
+    }
+  }, [key]);
+
+  const save = useCallback(async () => {
+    if (busy.current || !dirty.current) {
+      return;
+    }
+    busy.current = true;
+    const sent = latest.current.document;
+    setState({ kind: 'saving' });
+    try {
+      const answer = await call<{ version: number }>('PUT', path, sent, {
+        headers: { 'If-Match': `"${latest.current.version}"` },
+        keepalive: true,
+      });
+      latest.current = { ...latest.current, version: answer.version };
+      dirty.current = latest.current.document !== sent;
+      keep();
+      setState({ kind: 'saved' });
+    } catch (e) {
+      if (e instanceof ApiError && e.status === 412) {
+        setState({ kind: 'conflict', theirs: e.body['current'], theirVersion: Number(e.body['currentVersion']) });
+      } else if (e instanceof ApiError && e.status < 500) {
+        setState({ kind: 'refused', message: e.message });
+      } else {
+        setState({ kind: 'offline' });
+        timer.current = setTimeout(() => void again.current?.(), RETRY_MS);
+      }
+      busy.current = false;
+      return;
+    }
+    busy.current = false;
+    if (dirty.current) {
+      void again.current?.();
+    }
+  }, [path, keep]);
+
+  useEffect(() => {
+    again.current = save;
+    if (dirty.current) {
+      void save();
+    }
+    return () => clearTimeout(timer.current);
+  }, [save]);
+
+  const change = useCallback(
+    (next: T) => {
+      latest.current = { ...latest.current, document: next };
+      dirty.current = true;
+      keep();
+      setDocument(next);
+      clearTimeout(timer.current);
+      timer.current = setTimeout(() => void save(), PAUSE_MS);
+    },
+    [keep, save],
+  );
+
+  /** After a conflict: go on with what is here, or with what is there. */
+  const settle = useCallback(
+    (mine: boolean) => {
+      if (state.kind !== 'conflict') {
+        return;
+      }
+      latest.current = {
+        document: mine ? latest.current.document : (state.theirs as T),
+        version: state.theirVersion,
+      };
+      dirty.current = mine;
+      keep();
+      setDocument(latest.current.document);
+      setState({ kind: 'saved' });
+      void save();
+    },
+    [keep, save, state],
+  );
+
+  return { document, change, state, settle };
+}

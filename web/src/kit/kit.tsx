@@ -1,0 +1,374 @@
+import { useState, type KeyboardEvent, type ReactNode } from 'react';
+import {
+  Button as AriaButton,
+  FieldError,
+  Group,
+  Input,
+  Label,
+  ListBox,
+  ListBoxItem,
+  Popover,
+  Select as AriaSelect,
+  SelectValue,
+  Slider as AriaSlider,
+  SliderOutput,
+  SliderThumb,
+  SliderTrack,
+  Switch as AriaSwitch,
+  TextField,
+} from 'react-aria-components';
+import styled, { css } from 'styled-components';
+import { usePreferences } from '../app/preferences';
+import { formatNumber, parseQuantity, symbol, type Quantity } from '../units/units';
+
+const focusRing = css`
+  &[data-focus-visible] {
+    outline: 2px solid ${(p) => p.theme.focus};
+    outline-offset: 2px;
+  }
+`;
+
+export const Button = styled(AriaButton)`
+  font: inherit;
+  min-height: 42px;
+  padding: 0 14px;
+  border: 1px solid ${(p) => p.theme.line};
+  border-radius: 4px;
+  background: ${(p) => p.theme.sheet};
+  color: ${(p) => p.theme.ink};
+  cursor: pointer;
+  &[data-hovered],
+  &[data-pressed] {
+    background: ${(p) => p.theme.press};
+  }
+  &[data-disabled] {
+    color: ${(p) => p.theme.line};
+    cursor: default;
+  }
+  ${focusRing}
+`;
+
+export const Heading = styled.h2`
+  font-size: 15px;
+  font-weight: 650;
+  margin: 0;
+`;
+
+export const Muted = styled.span`
+  color: ${(p) => p.theme.soft};
+`;
+
+const FieldLabel = styled(Label)`
+  display: block;
+  font-size: 13px;
+  color: ${(p) => p.theme.soft};
+  margin-bottom: 3px;
+`;
+
+const Wrong = styled(FieldError)`
+  display: block;
+  font-size: 13px;
+  font-weight: 600;
+  margin-top: 3px;
+  &::before {
+    content: '▲ ';
+  }
+`;
+
+const Steps = styled(Group)`
+  display: flex;
+  align-items: stretch;
+  border: 1px solid ${(p) => p.theme.line};
+  border-radius: 4px;
+  background: ${(p) => p.theme.sheet};
+  overflow: hidden;
+  &[data-focus-within] {
+    outline: 2px solid ${(p) => p.theme.focus};
+    outline-offset: 1px;
+  }
+  & button {
+    border: 0;
+    border-radius: 0;
+    min-width: 42px;
+    padding: 0;
+    font-size: 20px;
+    line-height: 1;
+  }
+  & button:first-of-type {
+    border-right: 1px solid ${(p) => p.theme.faint};
+  }
+  & button:last-of-type {
+    border-left: 1px solid ${(p) => p.theme.faint};
+  }
+  & input {
+    font: inherit;
+    font-size: 16px;
+    font-variant-numeric: tabular-nums;
+    min-width: 0;
+    flex: 1;
+    width: 100%;
+    height: 40px;
+    padding: 0 4px 0 10px;
+    border: 0;
+    outline: 0;
+    background: transparent;
+    color: inherit;
+  }
+  & span {
+    align-self: center;
+    padding-right: 10px;
+    color: ${(p) => p.theme.soft};
+    white-space: nowrap;
+  }
+`;
+
+interface QuantityFieldProps {
+  readonly label: string;
+  readonly value: number;
+  readonly onChange: (value: number) => void;
+  readonly min: number;
+  readonly max: number;
+  readonly step: number;
+  readonly quantity?: Quantity;
+  /** Unit of a figure that is the same for everybody. */
+  readonly suffix?: string;
+  readonly digits?: number;
+}
+
+/** A number with its unit: typed in either unit, stepped by buttons and arrow keys; what cannot be taken stays and says why. */
+export function QuantityField(props: QuantityFieldProps) {
+  const { label, value, onChange, min, max, step, quantity, suffix } = props;
+  const { units } = usePreferences();
+  const choice = quantity ? units[quantity] : 0;
+  const digits = props.digits ?? (quantity ? undefined : step < 0.1 ? 2 : step < 1 ? 1 : 0);
+  const shown = formatNumber(value, quantity, choice, digits);
+  const [draft, setDraft] = useState<string | undefined>(undefined);
+  const unit = quantity ? symbol(quantity, choice) : (suffix ?? '');
+
+  const parsed = draft === undefined ? value : parseQuantity(draft.replace('−', '-'), quantity, choice);
+  const inRange = parsed !== undefined && parsed >= min - 1e-9 && parsed <= max + 1e-9;
+  const bounds = `${formatNumber(min, quantity, choice, digits)} to ${formatNumber(max, quantity, choice, digits)} ${unit}`;
+  const wrong =
+    draft === undefined || inRange
+      ? undefined
+      : parsed === undefined
+        ? `${label}: a number from ${bounds} is expected`
+        : `${label}: ${draft.trim()} is outside ${bounds}`;
+
+  const commit = () => {
+    if (draft !== undefined && parsed !== undefined && inRange) {
+      onChange(parsed);
+      setDraft(undefined);
+    }
+  };
+  const move = (direction: number) => {
+    const from = parsed ?? value;
+    const moved = Math.round((from + direction * step) / step) * step;
+    onChange(Math.max(min, Math.min(max, Number(moved.toFixed(6)))));
+    setDraft(undefined);
+  };
+  const keys = (e: KeyboardEvent) => {
+    const moves: Record<string, number> = { ArrowUp: 1, ArrowDown: -1, PageUp: 5, PageDown: -5 };
+    const by = moves[e.key];
+    if (by !== undefined) {
+      e.preventDefault();
+      move(by);
+    } else if (e.key === 'Enter') {
+      commit();
+    } else if (e.key === 'Escape') {
+      setDraft(undefined);
+    }
+  };
+
+  return (
+    <TextField value={draft ?? shown} onChange={setDraft} isInvalid={wrong !== undefined} onBlur={commit}>
+      <FieldLabel>{label}</FieldLabel>
+      <Steps>
+        <Button aria-label={`Less: ${label}`} excludeFromTabOrder isDisabled={value <= min} onPress={() => move(-1)}>
+          −
+        </Button>
+        <Input
+          inputMode="decimal"
+          autoComplete="off"
+          role="spinbutton"
+          aria-valuenow={value}
+          aria-valuetext={`${shown} ${unit}`}
+          aria-valuemin={min}
+          aria-valuemax={max}
+          onKeyDown={keys}
+        />
+        {unit && <span>{unit}</span>}
+        <Button aria-label={`More: ${label}`} excludeFromTabOrder isDisabled={value >= max} onPress={() => move(1)}>
+          +
+        </Button>
+      </Steps>
+      <Wrong>{wrong}</Wrong>
+    </TextField>
+  );
+}
+
+const PickButton = styled(Button)`
+  width: 100%;
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 8px;
+  text-align: left;
+  & > span:first-child {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+`;
+
+const Menu = styled(Popover)`
+  min-width: var(--trigger-width);
+  max-width: 420px;
+  max-height: 420px;
+  overflow: auto;
+  background: ${(p) => p.theme.sheet};
+  color: ${(p) => p.theme.ink};
+  border: 1px solid ${(p) => p.theme.line};
+  border-radius: 4px;
+  & [role='option'] {
+    padding: 9px 14px;
+    cursor: pointer;
+    outline: 0;
+  }
+  & [role='option'][data-focused] {
+    background: ${(p) => p.theme.press};
+  }
+  & [role='option'][data-selected] {
+    font-weight: 650;
+  }
+`;
+
+interface PickProps<K extends string> {
+  readonly label: string;
+  readonly hideLabel?: boolean;
+  readonly options: readonly { readonly id: K; readonly name: string }[];
+  readonly value: K;
+  readonly onChange: (value: K) => void;
+}
+
+export function Pick<K extends string>({ label, hideLabel, options, value, onChange }: PickProps<K>) {
+  return (
+    <AriaSelect
+      aria-label={label}
+      value={value}
+      onChange={(key) => {
+        if (key !== null) {
+          onChange(key as K);
+        }
+      }}
+    >
+      {!hideLabel && <FieldLabel>{label}</FieldLabel>}
+      <PickButton>
+        <SelectValue />
+        <span aria-hidden>▾</span>
+      </PickButton>
+      <Menu>
+        <ListBox>
+          {options.map((o) => (
+            <ListBoxItem key={o.id} id={o.id} textValue={o.name}>
+              {o.name}
+            </ListBoxItem>
+          ))}
+        </ListBox>
+      </Menu>
+    </AriaSelect>
+  );
+}
+
+const SwitchLook = styled(AriaSwitch)`
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  min-height: 38px;
+  cursor: pointer;
+  & > i {
+    width: 38px;
+    height: 22px;
+    border-radius: 11px;
+    border: 1px solid ${(p) => p.theme.line};
+    position: relative;
+    flex: none;
+    background: ${(p) => p.theme.sheet};
+  }
+  & > i::after {
+    content: '';
+    position: absolute;
+    top: 3px;
+    left: 3px;
+    width: 14px;
+    height: 14px;
+    border-radius: 50%;
+    border: 1px solid ${(p) => p.theme.line};
+    box-sizing: border-box;
+  }
+  &[data-selected] > i::after {
+    left: 19px;
+    background: ${(p) => p.theme.ink};
+    border-color: ${(p) => p.theme.ink};
+  }
+  ${focusRing}
+`;
+
+export function Toggle(props: { label: ReactNode; value: boolean; onChange: (on: boolean) => void }) {
+  return (
+    <SwitchLook isSelected={props.value} onChange={props.onChange}>
+      <i />
+      {props.label}
+    </SwitchLook>
+  );
+}
+
+const SlideLook = styled(AriaSlider)`
+  & .track {
+    height: 38px;
+    position: relative;
+    cursor: pointer;
+  }
+  & .track::before {
+    content: '';
+    position: absolute;
+    left: 0;
+    right: 0;
+    top: 18px;
+    height: 2px;
+    background: ${(p) => p.theme.line};
+  }
+  & .thumb {
+    top: 50%;
+    width: 20px;
+    height: 30px;
+    border-radius: 4px;
+    background: ${(p) => p.theme.ink};
+    border: 2px solid ${(p) => p.theme.sheet};
+    touch-action: none;
+    ${focusRing}
+  }
+`;
+
+export function Slide(props: {
+  label: string;
+  value: number;
+  min: number;
+  max: number;
+  onChange: (value: number) => void;
+}) {
+  return (
+    <SlideLook
+      aria-label={props.label}
+      value={props.value}
+      minValue={props.min}
+      maxValue={props.max}
+      onChange={(v) => props.onChange(v as number)}
+    >
+      <SliderTrack className="track">
+        <SliderThumb className="thumb" />
+      </SliderTrack>
+      <SliderOutput hidden />
+    </SlideLook>
+  );
+}
