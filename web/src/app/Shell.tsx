@@ -30,6 +30,14 @@ const Rail = styled.aside`
   display: flex;
   flex-direction: column;
   gap: 18px;
+  position: sticky;
+  top: 0;
+  height: 100vh;
+  overflow: auto;
+  @media (max-width: 800px) {
+    position: static;
+    height: auto;
+  }
   & h1 {
     font-size: 19px;
     font-weight: 700;

@@ -57,7 +57,7 @@ export function useSaved<T>(path: string, stored: T, version: number) {
       latest.current = { ...latest.current, version: answer.version };
       dirty.current = latest.current.document !== sent;
       keep();
-      setState({ kind: 'saved' });
+      setState({ kind: dirty.current ? 'saving' : 'saved' });
     } catch (e) {
       if (e instanceof ApiError && e.status === 412) {
         setState({ kind: 'conflict', theirs: e.body['current'], theirVersion: Number(e.body['currentVersion']) });
@@ -84,12 +84,20 @@ export function useSaved<T>(path: string, stored: T, version: number) {
     return () => clearTimeout(timer.current);
   }, [save]);
 
+  useEffect(() => {
+    // A page that goes away sends what it has at once; what fails is still kept in the browser.
+    const leave = () => void again.current?.();
+    window.addEventListener('pagehide', leave);
+    return () => window.removeEventListener('pagehide', leave);
+  }, []);
+
   const change = useCallback(
     (next: T) => {
       latest.current = { ...latest.current, document: next };
       dirty.current = true;
       keep();
       setDocument(next);
+      setState((s) => (s.kind === 'conflict' ? s : { kind: 'saving' }));
       clearTimeout(timer.current);
       timer.current = setTimeout(() => void save(), PAUSE_MS);
     },
@@ -109,7 +117,7 @@ export function useSaved<T>(path: string, stored: T, version: number) {
       dirty.current = mine;
       keep();
       setDocument(latest.current.document);
-      setState({ kind: 'saved' });
+      setState({ kind: mine ? 'saving' : 'saved' });
       void save();
     },
     [keep, save, state],

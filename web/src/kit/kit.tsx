@@ -108,17 +108,12 @@ const Steps = styled(Group)`
     flex: 1;
     width: 100%;
     height: 40px;
-    padding: 0 4px 0 10px;
+    padding: 0 4px;
+    text-align: center;
     border: 0;
     outline: 0;
     background: transparent;
     color: inherit;
-  }
-  & span {
-    align-self: center;
-    padding-right: 10px;
-    color: ${(p) => p.theme.soft};
-    white-space: nowrap;
   }
 `;
 
@@ -182,7 +177,10 @@ export function QuantityField(props: QuantityFieldProps) {
 
   return (
     <TextField value={draft ?? shown} onChange={setDraft} isInvalid={wrong !== undefined} onBlur={commit}>
-      <FieldLabel>{label}</FieldLabel>
+      <FieldLabel>
+        {label}
+        {unit && <span aria-hidden>, {unit}</span>}
+      </FieldLabel>
       <Steps>
         <Button aria-label={`Less: ${label}`} excludeFromTabOrder isDisabled={value <= min} onPress={() => move(-1)}>
           −
@@ -197,7 +195,6 @@ export function QuantityField(props: QuantityFieldProps) {
           aria-valuemax={max}
           onKeyDown={keys}
         />
-        {unit && <span>{unit}</span>}
         <Button aria-label={`More: ${label}`} excludeFromTabOrder isDisabled={value >= max} onPress={() => move(1)}>
           +
         </Button>

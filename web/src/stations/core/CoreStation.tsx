@@ -120,7 +120,7 @@ export function CoreStation() {
               onChange={(shadedPercent) => set({ shadedPercent })}
             />
             <QuantityField
-              label="Pressure that arrives"
+              label="Sealing"
               suffix="%"
               value={cooler.sealingPercent}
               step={5}

@@ -12,7 +12,10 @@ import isotherm.server.document.DocumentReader;
 import isotherm.server.document.OutcomeDocument;
 import isotherm.server.document.Solver;
 import isotherm.server.testing.Examples;
+import java.util.Locale;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -21,6 +24,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** A user opens a car, changes a choice and sees what it does. */
 class SliceTest {
     private final Page page = Browser.page();
+    /** A design of the Corvid that no other test touches. */
+    private final String design = Garage.copyOfTheFirstDesign("Aldane Corvid", "corvid");
 
     @AfterEach
     void close() {
@@ -69,10 +74,11 @@ class SliceTest {
     }
 
     private static Pattern celsius(String prefix, double value) {
-        // To a tenth of a kelvin on the rule, to a kelvin in the trace's summary.
-        String whole = String.valueOf(Math.round(value));
-        String tenth = String.format(java.util.Locale.ROOT, "%.1f", value).replace(".", "\\.");
-        return Pattern.compile(prefix + " (" + whole + "|" + tenth + ") °C");
+        // To a tenth of a kelvin on the rule, to a kelvin in the trace's summary; either way of rounding a half.
+        String shown = Stream.of(Math.floor(value * 10) / 10, Math.ceil(value * 10) / 10)
+                .map(v -> String.format(Locale.ROOT, "%.1f", v).replace(".", "\\."))
+                .collect(Collectors.joining("|"));
+        return Pattern.compile(prefix + " (" + Math.round(value) + "|" + shown + ") °C");
     }
 
     @Test
@@ -83,7 +89,7 @@ class SliceTest {
         assertThat(Math.round(after.figures().peakC()))
                 .isNotEqualTo(Math.round(before.figures().peakC()));
 
-        open("Aldane Corvid", "First choice, 10 rows");
+        open("Aldane Corvid", design);
         station("Core");
         assertThat(ruleMark("Peak"))
                 .hasAccessibleName(celsius("^Peak", before.figures().peakC()));
@@ -109,14 +115,11 @@ class SliceTest {
         assertThat(field("Rows")).hasValue("25");
         assertThat(ruleMark("Peak"))
                 .hasAccessibleName(celsius("^Peak", after.figures().peakC()));
-        field("Rows").fill("10");
-        field("Rows").press("Enter");
-        assertThat(page.getByRole(AriaRole.STATUS)).hasText("Saved");
     }
 
     @Test
     void rowsCanBeDragged() {
-        open("Aldane Corvid", "First choice, 10 rows");
+        open("Aldane Corvid", design);
         station("Core");
         Locator thumb = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Rows"));
         var box = page.locator(".thumb").boundingBox();
@@ -136,14 +139,11 @@ class SliceTest {
         thumb.focus();
         thumb.press("ArrowLeft");
         assertThat(field("Rows")).hasValue(String.valueOf(rows - 1));
-        field("Rows").fill("10");
-        field("Rows").press("Enter");
-        assertThat(page.getByRole(AriaRole.STATUS)).hasText("Saved");
     }
 
     @Test
     void aWrongEntrySaysItsRangeAndLosesNothing() {
-        open("Aldane Corvid", "First choice, 10 rows");
+        open("Aldane Corvid", design);
         station("Core");
         field("Rows").fill("900");
         field("Rows").press("Enter");
@@ -155,7 +155,7 @@ class SliceTest {
 
     @Test
     void unitsSwitchAndEitherMayBeTyped() {
-        open("Aldane Corvid", "First choice, 10 rows");
+        open("Aldane Corvid", design);
         station("Core");
         choose("Temperatures in", "°F");
         assertThat(field("Thermostat opens")).hasValue("194");
@@ -168,12 +168,6 @@ class SliceTest {
         assertThat(field("Finned width")).hasValue("11.50");
         choose("Lengths in", "mm");
         assertThat(field("Finned width")).hasValue("292");
-        choose("Temperatures in", "°C");
-        field("Thermostat opens").fill("90");
-        field("Thermostat opens").press("Enter");
-        field("Finned width").fill("210");
-        field("Finned width").press("Enter");
-        assertThat(page.getByRole(AriaRole.STATUS)).hasText("Saved");
     }
 
     @Test
@@ -197,7 +191,7 @@ class SliceTest {
     @ParameterizedTest
     @ValueSource(strings = {"Light", "Dark"})
     void axeFindsNothing(String theme) {
-        open("Aldane Corvid", "First choice, 10 rows");
+        open("Aldane Corvid", design);
         if (theme.equals("Dark")) {
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Dark paper"))
                     .click();

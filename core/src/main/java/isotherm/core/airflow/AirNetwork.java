@@ -5,6 +5,7 @@ import isotherm.core.fluid.Air;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
+import org.hipparchus.analysis.UnivariateFunction;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 
 /**
@@ -15,6 +16,8 @@ import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 public final class AirNetwork {
     private static final double RELATIVE_ACCURACY = 1e-5;
     private static final int MAX_EVALUATIONS = 100;
+    /** Far above any speed on a core's face, m/s. */
+    private static final double FASTEST_FACE_SPEED = 60;
 
     private final Airway airway;
     private final CoreModel core;
@@ -71,61 +74,39 @@ public final class AirNetwork {
      * @return the flows; never negative
      */
     public AirFlow at(double speed, boolean fanOn, boolean radiatorFanOn) {
-        // The rest of the network is quadratic and solves in closed form; the core's own curve is followed by searching
-        // for the flow at which its loss, taken as linear through that flow, gives the same flow back.
-        AirFlow unhindered = at(speed, fanOn, radiatorFanOn, Resistance.NONE);
-        double most = unhindered.coreMassFlow() / density;
-        if (most < 1e-6 || airway.measured().isPresent()) {
-            return unhindered;
-        }
-        double least = most * 1e-6;
-        double flow = new BracketingNthOrderBrentSolver(RELATIVE_ACCURACY, most * RELATIVE_ACCURACY, 0, 5)
-                .solve(
-                        MAX_EVALUATIONS,
-                        q -> at(speed, fanOn, radiatorFanOn, linearAt(q)).coreMassFlow() / density - q,
-                        least,
-                        most);
-        return at(speed, fanOn, radiatorFanOn, linearAt(flow));
-    }
-
-    /** Flow that a pressure across the core drives, m³/s. */
-    private double coreFlow(double across) {
-        double fastest = 60;
-        if (across <= 0) {
-            return 0;
-        }
-        return openArea()
-                * new BracketingNthOrderBrentSolver(RELATIVE_ACCURACY, RELATIVE_ACCURACY, across * 1e-6, 5)
-                        .solve(MAX_EVALUATIONS, v -> core.airPressureDrop(v, ambientK, pascal) - across, 0, fastest);
-    }
-
-    /** The core's loss as a linear one that is exact at a flow in m³/s. */
-    private Resistance linearAt(double flow) {
-        return new Resistance(core.airPressureDrop(flow / openArea(), ambientK, pascal) / flow, 0);
-    }
-
-    private AirFlow at(double speed, boolean fanOn, boolean radiatorFanOn, Resistance coreLoss) {
         double ram = Math.max((airway.cpIn() - airway.cpOut()) * density / 2 * speed * speed, 0);
-        if (airway.measured().isPresent()) {
-            MeasuredPressure m = airway.measured().get();
-            double across = m.pascal() * speed * speed / (m.speed() * m.speed());
-            double q = openArea() > 0 ? coreFlow(across) : 0;
-            double beside = radiator.map(r -> radiatorFlow(r, 1 - coveredShare, density, ram, radiatorFanOn))
-                    .orElse(0.0);
-            return flow(q, beside, across, List.of(new AirFlow.Loss("core", across)));
-        }
         double fanPressure = fanOn ? airway.fan().map(Fan::stallPressure).orElse(0.0) : 0;
         Resistance fan = airway.fan().map(f -> fanOn ? f.running() : f.idle()).orElse(Resistance.NONE);
         Resistance mesh =
                 airway.mesh() ? Resistance.heads(Airway.MESH_HEADS, density, airway.openingArea()) : Resistance.NONE;
         Resistance duct = Resistance.heads(airway.ductHeads(), density, airway.openingArea());
-        if (radiator.isPresent()) {
-            return inRadiatorStream(ram, fanPressure, fan, mesh, duct, radiatorFanOn, coreLoss);
+        if (airway.measured().isPresent()) {
+            return measured(airway.measured().get(), speed, ram, radiatorFanOn);
         }
-        Resistance opening = Resistance.heads(Airway.OPENING_HEADS, density, airway.openingArea());
-        double q = openArea() <= 0
+        return radiator.isPresent()
+                ? inRadiatorStream(ram, fanPressure, fan, mesh, duct, radiatorFanOn)
+                : inOwnStream(ram, fanPressure, fan, mesh, duct);
+    }
+
+    private AirFlow measured(MeasuredPressure m, double speed, double ram, boolean radiatorFanOn) {
+        double across = m.pascal() * speed * speed / (m.speed() * m.speed());
+        double q = openArea() <= 0 || across <= 0
                 ? 0
-                : opening.then(mesh).then(duct).then(coreLoss).then(fan).flow(airway.sealing() * ram + fanPressure);
+                : solve(flow -> coreLoss(flow) - across, FASTEST_FACE_SPEED * openArea());
+        double beside = radiator.map(r -> radiatorFlow(r, 1 - coveredShare, density, ram, radiatorFanOn))
+                .orElse(0.0);
+        return flow(q, beside, across, List.of(new AirFlow.Loss("core", across)));
+    }
+
+    private AirFlow inOwnStream(double ram, double fanPressure, Resistance fan, Resistance mesh, Resistance duct) {
+        Resistance opening = Resistance.heads(Airway.OPENING_HEADS, density, airway.openingArea());
+        Resistance rest = opening.then(mesh).then(duct).then(fan);
+        double arriving = airway.sealing() * ram + fanPressure;
+        double q = openArea() <= 0 || arriving <= 0
+                ? 0
+                : solve(
+                        flow -> rest.pressure(flow) + coreLoss(flow) - arriving,
+                        Math.min(rest.flow(arriving), FASTEST_FACE_SPEED * openArea()));
         return flow(
                 q,
                 0,
@@ -135,58 +116,68 @@ public final class AirNetwork {
                         new AirFlow.Loss("opening", opening.pressure(q)),
                         new AirFlow.Loss("mesh", mesh.pressure(q)),
                         new AirFlow.Loss("duct", duct.pressure(q)),
-                        new AirFlow.Loss("core", coreLoss.pressure(q)),
+                        new AirFlow.Loss("core", coreLoss(q)),
                         new AirFlow.Loss("fan", fan.pressure(q))));
     }
 
     private AirFlow inRadiatorStream(
-            double ram,
-            double fanPressure,
-            Resistance fan,
-            Resistance mesh,
-            Resistance duct,
-            boolean radiatorFanOn,
-            Resistance coreLoss) {
+            double ram, double fanPressure, Resistance fan, Resistance mesh, Resistance duct, boolean radiatorFanOn) {
         Radiator r = radiator.get();
-        double rest = Math.max(1 - coveredShare, 1e-6);
+        double restShare = Math.max(1 - coveredShare, 1e-6);
         double pull = radiatorFanOn ? r.fanPressure() : 0;
         Resistance behind = r.resistance(coveredShare, density);
-        Resistance past = r.resistance(rest, density);
+        Resistance past = r.resistance(restShare, density);
         if (radiatorFanOn) {
             behind = behind.then(r.fanResistance(coveredShare));
-            past = past.then(r.fanResistance(rest));
+            past = past.then(r.fanResistance(restShare));
         }
         Resistance opening = Resistance.heads(Airway.OPENING_HEADS, density, r.openingArea());
-        Resistance covered = coreLoss.then(duct).then(mesh).then(fan).then(behind);
+        Resistance through = duct.then(mesh).then(fan).then(behind);
         Resistance beside = past;
-        boolean blocked = openArea() <= 0;
         double assist = fanPressure + pull;
-        DoubleUnaryOperator through =
-                p -> blocked ? 0 : covered.flow(airway.sealing() * Math.max(p, 0) + Math.min(p, 0) + assist);
-        DoubleUnaryOperator around = p -> beside.flow(p + pull);
-        double lowest = -assist - pull;
-        // The pressure behind the opening at which its loss and both streams agree; below ambient when a fan sucks.
-        double plenum = ram - lowest < 1e-6
-                ? 0
-                : new BracketingNthOrderBrentSolver(1e-6, 1e-4, 1e-4, 5)
-                        .solve(
-                                200,
-                                p -> p + opening.pressure(through.applyAsDouble(p) + around.applyAsDouble(p)) - ram,
-                                lowest,
-                                ram);
-        double q = through.applyAsDouble(plenum);
+        // The pressure behind the opening that sends a flow through the core; below ambient when a fan sucks.
+        DoubleUnaryOperator plenum = flow -> {
+            double needed = through.pressure(flow) + coreLoss(flow) - assist;
+            return needed > 0 ? needed / Math.max(airway.sealing(), 1e-6) : needed;
+        };
+        double q = 0;
+        double behindOpening;
+        if (openArea() > 0 && airway.sealing() * ram + assist > 0) {
+            q = solve(
+                    flow -> {
+                        double p = plenum.applyAsDouble(flow);
+                        return p + opening.pressure(flow + beside.flow(p + pull)) - ram;
+                    },
+                    Math.min(through.flow(airway.sealing() * ram + assist), FASTEST_FACE_SPEED * openArea()));
+            behindOpening = plenum.applyAsDouble(q);
+        } else {
+            behindOpening = ram - opening.pressure(opening.then(beside).flow(ram + pull));
+        }
         return flow(
                 q,
-                around.applyAsDouble(plenum),
+                beside.flow(behindOpening + pull),
                 ram + assist,
                 List.of(
-                        new AirFlow.Loss("opening", ram - plenum),
-                        new AirFlow.Loss("leakage", (1 - airway.sealing()) * Math.max(plenum, 0)),
+                        new AirFlow.Loss("opening", ram - behindOpening),
+                        new AirFlow.Loss("leakage", (1 - airway.sealing()) * Math.max(behindOpening, 0)),
                         new AirFlow.Loss("mesh", mesh.pressure(q)),
                         new AirFlow.Loss("duct", duct.pressure(q)),
-                        new AirFlow.Loss("core", coreLoss.pressure(q)),
+                        new AirFlow.Loss("core", coreLoss(q)),
                         new AirFlow.Loss("fan", fan.pressure(q)),
                         new AirFlow.Loss("radiator", behind.pressure(q))));
+    }
+
+    /** The flow in m³/s at which a pressure balance that rises with it, from below zero at rest, is even. */
+    private static double solve(UnivariateFunction balance, double most) {
+        if (balance.value(most) <= 0) {
+            return most;
+        }
+        return new BracketingNthOrderBrentSolver(RELATIVE_ACCURACY, most * RELATIVE_ACCURACY, 1e-9, 5)
+                .solve(MAX_EVALUATIONS, balance, 0, most);
+    }
+
+    private double coreLoss(double flow) {
+        return flow <= 0 ? 0 : core.airPressureDrop(flow / openArea(), ambientK, pascal);
     }
 
     /**

@@ -2,6 +2,7 @@ package isotherm.core.duty;
 
 import isotherm.core.fluid.Air;
 import isotherm.core.heat.Engine;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -17,7 +18,7 @@ public record TrackDuty(List<Stretch> lap, Plan plan, Weather weather) implement
     /** Speed on a cool-down lap over that on a flyer (default). */
     public static final double COOL_DOWN_PACE = 0.60;
 
-    private static final double STEP = 0.1;
+    private static final double STEP = 0.2;
 
     /**
      * A part of a lap with even acceleration.
@@ -52,20 +53,23 @@ public record TrackDuty(List<Stretch> lap, Plan plan, Weather weather) implement
     @Override
     public DemandTrace demand(Vehicle vehicle, Engine engine) {
         DemandBuilder builder = new DemandBuilder();
+        List<Moment> out = drive(vehicle, engine, OUT_LAP_PACE);
+        List<Moment> flyer = drive(vehicle, engine, 1);
+        List<Moment> cooling = drive(vehicle, engine, COOL_DOWN_PACE);
         int number = 0;
         for (int stint = 0; stint < plan.stints(); stint++) {
             for (int i = 0; i < plan.outLaps(); i++) {
                 builder.phase("out lap", DemandTrace.Kind.OUT_LAP);
-                drive(builder, vehicle, engine, OUT_LAP_PACE);
+                add(builder, out);
             }
             for (int i = 0; i < plan.flyers(); i++) {
                 number++;
                 builder.phase("lap " + number, DemandTrace.Kind.FLYER);
-                drive(builder, vehicle, engine, 1);
+                add(builder, flyer);
             }
             for (int i = 0; i < plan.coolDownLaps(); i++) {
                 builder.phase("cool-down", DemandTrace.Kind.COOL_DOWN);
-                drive(builder, vehicle, engine, COOL_DOWN_PACE);
+                add(builder, cooling);
             }
             if (plan.pitSeconds() > 0) {
                 builder.phase("pits", DemandTrace.Kind.PIT);
@@ -75,8 +79,17 @@ public record TrackDuty(List<Stretch> lap, Plan plan, Weather weather) implement
         return builder.build();
     }
 
+    private record Moment(double seconds, double speed, double rpm, double power) {}
+
+    private static void add(DemandBuilder builder, List<Moment> moments) {
+        for (Moment m : moments) {
+            builder.add(m.seconds(), m.speed(), m.rpm(), m.power());
+        }
+    }
+
     /** The whole lap is driven slower by one factor, so accelerations fall with its square. */
-    private void drive(DemandBuilder builder, Vehicle vehicle, Engine engine, double pace) {
+    private List<Moment> drive(Vehicle vehicle, Engine engine, double pace) {
+        List<Moment> moments = new ArrayList<>();
         double density = Air.density(weather.ambientK(), weather.pressure());
         for (Stretch s : lap) {
             double v0 = s.entrySpeed() * pace;
@@ -89,8 +102,9 @@ public record TrackDuty(List<Stretch> lap, Plan plan, Weather weather) implement
                 double v = v0 + acceleration * (i + 0.5) * dt;
                 double rpm = vehicle.trackRpm(v, engine);
                 double wanted = vehicle.brakePower(v, acceleration, 0, 0, 0, density);
-                builder.add(dt, v, rpm, Math.min(wanted, engine.power()));
+                moments.add(new Moment(dt, v, rpm, Math.min(wanted, engine.power())));
             }
         }
+        return moments;
     }
 }

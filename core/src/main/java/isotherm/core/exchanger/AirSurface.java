@@ -15,6 +15,8 @@ final class AirSurface {
     private final double length;
     private final LouvredFin louvred;
     private final double louvredCoefficient;
+    private final double louvredLow;
+    private final double louvredHigh;
     private final OffsetStrip strip;
     private final PlainFinTubes tubes;
 
@@ -42,6 +44,8 @@ final class AirSurface {
             this.louvred = null;
             this.strip = null;
             this.louvredCoefficient = 0;
+            this.louvredLow = 0;
+            this.louvredHigh = 0;
         } else {
             double channels = core.width() / d.finPitch() * (core.rows() + 1);
             double clear = d.finPitch() - d.finThickness();
@@ -66,11 +70,15 @@ final class AirSurface {
                         core.tubeHeight(),
                         length);
                 this.louvredCoefficient = louvred.colburnCoefficient();
+                this.louvredLow = louvred.lowCoefficient();
+                this.louvredHigh = louvred.highCoefficient();
                 this.strip = null;
             } else {
                 this.strip = new OffsetStrip(clear, clearHeight, d.finThickness(), d.louvrePitch());
                 this.louvred = null;
                 this.louvredCoefficient = 0;
+                this.louvredLow = 0;
+                this.louvredHigh = 0;
             }
         }
         this.sigma = freeArea / core.faceArea();
@@ -139,7 +147,7 @@ final class AirSurface {
         double re = reynolds(massFlow, Air.viscosity(meanK));
         double f;
         if (louvred != null) {
-            f = louvred.friction(re);
+            f = louvred.friction(re, louvredLow, louvredHigh);
         } else if (strip != null) {
             f = strip.friction(re);
         } else {

@@ -35,6 +35,9 @@ public record LouvredFin(
     /** Highest louvre-pitch Reynolds number of the fit. */
     public static final double RE_HIGH = 5000;
 
+    private static final double JOIN_LOW = 130;
+    private static final double JOIN_HIGH = 230;
+
     /**
      * @param re Reynolds number on louvre pitch
      * @return Colburn factor j
@@ -59,19 +62,24 @@ public record LouvredFin(
      * @return Fanning friction factor f
      */
     public double friction(double re) {
+        return friction(re, lowCoefficient(), highCoefficient());
+    }
+
+    /** The same with the geometry's two coefficients worked out before. */
+    double friction(double re, double low, double high) {
         if (re < RE_LOW) {
-            return frictionLow(RE_LOW) * RE_LOW / re;
+            return low * lowShape(RE_LOW) * RE_LOW / re;
         }
-        if (re <= 130) {
-            return frictionLow(re);
+        if (re <= JOIN_LOW) {
+            return low * lowShape(re);
         }
-        if (re >= 230) {
-            return frictionHigh(re);
+        if (re >= JOIN_HIGH) {
+            return high * highShape(re);
         }
         double w = 3.6 - 0.02 * re;
-        double low = frictionLow(130);
-        double high = frictionHigh(230);
-        return Math.sqrt(((1 + w) * low * low + (1 - w) * high * high) / 2);
+        double fromLow = low * lowShape(JOIN_LOW);
+        double fromHigh = high * highShape(JOIN_HIGH);
+        return Math.sqrt(((1 + w) * fromLow * fromLow + (1 - w) * fromHigh * fromHigh) / 2);
     }
 
     private double hydraulicDiameter() {
@@ -79,29 +87,34 @@ public record LouvredFin(
         return 2 * open / ((finPitch - finThickness) + (finHeight - finThickness));
     }
 
-    private double frictionLow(double re) {
-        double f1 = 14.39
-                * Math.pow(re, -0.805 * finPitch / finHeight)
-                * Math.pow(Math.log(1 + finPitch / louvrePitch), 3.04);
-        double f2 = Math.pow(Math.log(Math.pow(finThickness / finPitch, 0.48) + 0.9), -1.435)
+    /** f over {@link #lowShape}, the part that only the geometry decides. */
+    double lowCoefficient() {
+        return 14.39
+                * Math.pow(Math.log(1 + finPitch / louvrePitch), 3.04)
+                * Math.pow(Math.log(Math.pow(finThickness / finPitch, 0.48) + 0.9), -1.435)
                 * Math.pow(hydraulicDiameter() / louvrePitch, -3.01)
-                * Math.pow(Math.log(0.5 * re), -3.01);
-        double f3 = Math.pow(finPitch / louvreLength, -0.308)
+                * Math.pow(finPitch / louvreLength, -0.308)
                 * Math.pow(depth / louvreLength, -0.308)
                 * Math.exp(-0.1167 * tubePitch / tubeHeight)
                 * Math.pow(louvreAngle, 0.35);
-        return f1 * f2 * f3;
     }
 
-    private double frictionHigh(double re) {
-        double f1 = 4.97
-                * Math.pow(re, 0.6049 - 1.064 / Math.pow(louvreAngle, 0.2))
-                * Math.pow(Math.log(Math.pow(finThickness / finPitch, 0.5) + 0.9), -0.527);
-        double f2 = Math.pow(hydraulicDiameter() / louvrePitch * Math.log(0.3 * re), -2.966)
-                * Math.pow(finPitch / louvreLength, -0.7931 * tubePitch / (tubePitch - tubeHeight));
-        double f3 = Math.pow(tubePitch / tubeHeight, -0.0446)
+    double lowShape(double re) {
+        return Math.pow(re, -0.805 * finPitch / finHeight) * Math.pow(Math.log(0.5 * re), -3.01);
+    }
+
+    /** f over {@link #highShape}, the part that only the geometry decides. */
+    double highCoefficient() {
+        return 4.97
+                * Math.pow(Math.log(Math.pow(finThickness / finPitch, 0.5) + 0.9), -0.527)
+                * Math.pow(hydraulicDiameter() / louvrePitch, -2.966)
+                * Math.pow(finPitch / louvreLength, -0.7931 * tubePitch / (tubePitch - tubeHeight))
+                * Math.pow(tubePitch / tubeHeight, -0.0446)
                 * Math.pow(Math.log(1.2 + Math.pow(louvrePitch / finPitch, 1.4)), -3.553)
                 * Math.pow(louvreAngle, -0.477);
-        return f1 * f2 * f3;
+    }
+
+    double highShape(double re) {
+        return Math.pow(re, 0.6049 - 1.064 / Math.pow(louvreAngle, 0.2)) * Math.pow(Math.log(0.3 * re), -2.966);
     }
 }

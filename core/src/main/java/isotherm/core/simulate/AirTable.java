@@ -21,72 +21,77 @@ final class AirTable {
     static final int OPEN = 3;
 
     private static final int NODES = 24;
+    /** Usual rise of the air through a core, K, for its properties. */
+    private static final double TYPICAL_RISE = 50;
 
     private final double[][] cells = new double[4][];
+    private final Optional<AirNetwork> network;
+    private final Optional<CoreModel> core;
+    private final Radiator radiator;
+    private final double ambientK;
+    private final double pascal;
 
     AirTable(
             double[] speed,
+            boolean ownFan,
             Optional<AirNetwork> network,
             Optional<CoreModel> core,
             Radiator radiator,
             double ambientK,
             double pascal) {
+        this.network = network;
+        this.core = core;
+        this.radiator = radiator;
+        this.ambientK = ambientK;
+        this.pascal = pascal;
         double top = 1;
         for (double v : speed) {
             top = Math.max(top, v);
         }
-        boolean ownFanMatters = network.isPresent();
-        for (int fans = 0; fans < 4; fans++) {
-            boolean own = (fans & 1) != 0;
-            if (own && !ownFanMatters) {
-                cells[fans] = cells[fans - 1];
+        boolean radiatorFan = radiator.fanPressure() > 0;
+        for (int own = 0; own < 2; own++) {
+            if (own == 1 && !ownFan) {
+                cells[1] = cells[0];
+                cells[3] = cells[2];
                 continue;
             }
-            boolean radiatorFan = (fans & 2) != 0 && radiator.fanPressure() > 0;
-            double[] grid = new double[NODES * VALUES];
+            double[] idle = new double[NODES * VALUES];
+            double[] driven = new double[NODES * VALUES];
             for (int i = 0; i < NODES; i++) {
-                solve(grid, i, top * i / (NODES - 1), own, radiatorFan, network, core, radiator, ambientK, pascal);
+                double v = top * i / (NODES - 1);
+                double without = solve(idle, i, v, own == 1, false);
+                // Above some speed a driven fan only stands in the way, and its controller lets it idle.
+                if (!radiatorFan || solve(driven, i, v, own == 1, true) < without) {
+                    System.arraycopy(idle, i * VALUES, driven, i * VALUES, VALUES);
+                }
             }
-            cells[fans] = lay(speed, top, grid);
+            cells[own] = lay(speed, top, idle);
+            cells[own + 2] = radiatorFan ? lay(speed, top, driven) : cells[own];
         }
     }
 
-    private static void solve(
-            double[] grid,
-            int i,
-            double speed,
-            boolean own,
-            boolean radiatorFan,
-            Optional<AirNetwork> network,
-            Optional<CoreModel> core,
-            Radiator radiator,
-            double ambientK,
-            double pascal) {
+    /** Fills one node; returns the air through the radiator, kg/s. */
+    private double solve(double[] grid, int i, double speed, boolean own, boolean radiatorFan) {
         int at = i * VALUES;
         double covered = network.map(AirNetwork::coveredShare).orElse(0.0);
+        double through = 0;
         if (network.isPresent()) {
             AirFlow flow = network.get().at(speed, own, radiatorFan);
-            if (radiatorFan) {
-                // Above some speed a driven fan only stands in the way, and its controller lets it idle.
-                AirFlow idle = network.get().at(speed, own, false);
-                if (idle.coveredMassFlow() + idle.openMassFlow() > flow.coveredMassFlow() + flow.openMassFlow()) {
-                    flow = idle;
-                }
-            }
             double open = network.get().openShare();
             double density = network.get().density();
+            through = flow.coveredMassFlow() + flow.openMassFlow();
             grid[at + CORE_RATE] = flow.coreMassFlow() * Air.SPECIFIC_HEAT;
-            grid[at + CORE_CONDUCTANCE] =
-                    open <= 0 ? 0 : open * core.get().airConductance(flow.coreMassFlow() / open, ambientK + 15);
+            grid[at + CORE_CONDUCTANCE] = open <= 0
+                    ? 0
+                    : open * core.get().airConductance(flow.coreMassFlow() / open, ambientK + TYPICAL_RISE / 2);
             grid[at + COVERED] = radiator.heatPerKelvin(flow.coveredMassFlow(), covered, density);
             grid[at + OPEN] = radiator.heatPerKelvin(flow.openMassFlow(), 1 - covered, density);
         }
         if (covered == 0) {
-            double density = Air.density(ambientK, pascal);
-            double driven = AirNetwork.radiatorAlone(radiator, speed, radiatorFan, ambientK, pascal);
-            double idle = AirNetwork.radiatorAlone(radiator, speed, false, ambientK, pascal);
-            grid[at + OPEN] = radiator.heatPerKelvin(Math.max(driven, idle), 1, density);
+            through = AirNetwork.radiatorAlone(radiator, speed, radiatorFan, ambientK, pascal);
+            grid[at + OPEN] = radiator.heatPerKelvin(through, 1, Air.density(ambientK, pascal));
         }
+        return through;
     }
 
     private static double[] lay(double[] speed, double top, double[] grid) {

@@ -9,7 +9,11 @@ final class OilTable {
     static final double STEP = 2;
     static final int NODES = 156;
 
-    private final double[] lnViscosity = new double[NODES];
+    /** Exponent of the wall correction after Sieder and Tate (1936). */
+    static final double SIEDER_TATE = 0.14;
+
+    private final double[] viscosity = new double[NODES];
+    private final double[] wallPower = new double[NODES];
     private final double cp0;
     private final double cp1;
     private final double rho0;
@@ -17,7 +21,8 @@ final class OilTable {
 
     OilTable(Oil oil) {
         for (int i = 0; i < NODES; i++) {
-            lnViscosity[i] = Math.log(oil.dynamicViscosity(LOW_K + i * STEP));
+            viscosity[i] = oil.dynamicViscosity(LOW_K + i * STEP);
+            wallPower[i] = Math.pow(viscosity[i], SIEDER_TATE);
         }
         cp0 = oil.specificHeat(Units.ZERO_CELSIUS);
         cp1 = oil.specificHeat(Units.ZERO_CELSIUS + 1) - cp0;
@@ -25,11 +30,20 @@ final class OilTable {
         rho1 = oil.density(Units.ZERO_CELSIUS + 1) - rho0;
     }
 
-    /** Natural logarithm of the dynamic viscosity in Pa·s. */
-    double lnViscosity(double kelvin) {
+    /** Dynamic viscosity, Pa·s. */
+    double viscosity(double kelvin) {
+        return at(viscosity, kelvin);
+    }
+
+    /** Dynamic viscosity to the power of the wall correction. */
+    double wallPower(double kelvin) {
+        return at(wallPower, kelvin);
+    }
+
+    private static double at(double[] table, double kelvin) {
         double at = Math.max(0, Math.min(NODES - 1.000001, (kelvin - LOW_K) / STEP));
         int i = (int) at;
-        return lnViscosity[i] + (at - i) * (lnViscosity[i + 1] - lnViscosity[i]);
+        return table[i] + (at - i) * (table[i + 1] - table[i]);
     }
 
     /** J/(kg·K). */

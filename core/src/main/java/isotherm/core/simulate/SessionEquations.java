@@ -46,9 +46,9 @@ public final class SessionEquations {
     private static final double RADIATOR_FAN_FROM = Units.ZERO_CELSIUS + 95;
 
     private static final double RADIATOR_FAN_SPAN = 5;
-    private static final int LOSS_NODES = 32;
+    private static final int LOSS_NODES = 24;
     private static final double LOSS_LOW_K = 233.15;
-    private static final double LOSS_STEP = 9;
+    private static final double LOSS_STEP = 10;
 
     private final DemandTrace demand;
     private final double ambientK;
@@ -110,8 +110,14 @@ public final class SessionEquations {
         this.returnMass =
                 fitted.map(c -> c.loop().volume(core.get()) * fluid.density15()).orElse(1.0);
         this.returnMetal = core.map(c -> c.core().mass() * 900).orElse(0.0);
-        AirTable table =
-                new AirTable(demand.speed(), network, core, car.coolant().radiator(), ambientK, pascal);
+        AirTable table = new AirTable(
+                demand.speed(),
+                fitted.flatMap(c -> c.airway().fan()).isPresent(),
+                network,
+                core,
+                car.coolant().radiator(),
+                ambientK,
+                pascal);
         for (int fans = 0; fans < 4; fans++) {
             air[fans] = table.cells((fans & 1) != 0, (fans & 2) != 0);
         }
@@ -153,7 +159,7 @@ public final class SessionEquations {
     /** Volume flow through the engine, m³/s. */
     double engineFlow(int cell, double oilK, double share) {
         double q = delivered[cell];
-        double a = bearing * Math.exp(oil.lnViscosity(oilK));
+        double a = bearing * oil.viscosity(oilK);
         double b = 0;
         if (cooled && share > 0) {
             double at = Math.max(0, Math.min(LOSS_NODES - 1.000001, (oilK - LOSS_LOW_K) / LOSS_STEP));
@@ -183,7 +189,7 @@ public final class SessionEquations {
 
     /** Gallery pressure above ambient, Pa. */
     double galleryPressure(int cell, double[] y) {
-        return bearing * Math.exp(oil.lnViscosity(y[OIL])) * engineFlow(cell, y[OIL], share(y[LIFT]));
+        return bearing * oil.viscosity(y[OIL]) * engineFlow(cell, y[OIL], share(y[LIFT]));
     }
 
     /** Heat into the oil in a cell, W. */
