@@ -1,26 +1,41 @@
 package isotherm.core.advise;
 
 import isotherm.core.duty.CruiseDuty;
+import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
+import isotherm.core.duty.LogDuty;
+import isotherm.core.duty.TrackDuty;
 import isotherm.core.duty.Weather;
 import isotherm.core.fluid.Units;
 import isotherm.core.simulate.Car;
 import isotherm.core.simulate.Design;
+import isotherm.core.simulate.PressureCheck;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
+import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
- * A design looked at from every side that the rules need: the duty itself, the duty without a cooler, and a cold start
- * into a cool day's road.
+ * A design looked at from every side that the rules need.
  *
  * @param car the car
  * @param duty the duty
  * @param design the design
  * @param session the duty with the design
  * @param bare the duty without a cooler
- * @param road a cold start and {@link #ROAD_DURATION} on the road with the design
+ * @param road a cold start and {@link #ROAD_DURATION} on a cool day's road with the design
+ * @param planned the duty with the design and the planned power, if more is planned
+ * @param pressure oil pressure against its floor, hot and cold
  */
-public record Assessment(Car car, Duty duty, Design design, Session session, Session bare, Session road) {
+public record Assessment(
+        Car car,
+        Duty duty,
+        Design design,
+        Session session,
+        Session bare,
+        Session road,
+        Optional<Session> planned,
+        PressureCheck pressure) {
     /** Road speed of the cold-road check, m/s (default, 80 km/h). */
     public static final double ROAD_SPEED = 80 / 3.6;
     /** Air on the cold-road check, K (default, a cool day). */
@@ -35,20 +50,58 @@ public record Assessment(Car car, Duty duty, Design design, Session session, Ses
      * @return the design, run through all of it
      */
     public static Assessment of(Car car, Duty duty, Design design) {
+        return of(car, duty, design, OptionalDouble.empty());
+    }
+
+    /**
+     * @param car the car
+     * @param duty the duty
+     * @param design the design
+     * @param plannedPower brake power that is planned, W, if any
+     * @return the design, run through all of it
+     */
+    public static Assessment of(Car car, Duty duty, Design design, OptionalDouble plannedPower) {
         Session session = Simulator.run(car, duty, design);
-        Session bare = design.cooler().isPresent() ? Simulator.run(car, duty, Design.NO_COOLER) : session;
+        Session bare = design.cooler().isPresent()
+                ? Simulator.run(car, duty, new Design(Optional.empty(), design.keepFactoryExchanger(), design.oil()))
+                : session;
+        Optional<Session> planned = plannedPower.isPresent()
+                        && plannedPower.getAsDouble() > car.engine().power()
+                ? Optional.of(planned(car, duty, design, plannedPower.getAsDouble()))
+                : Optional.empty();
+        return new Assessment(
+                car,
+                duty,
+                design,
+                session,
+                bare,
+                road(car, duty, design),
+                planned,
+                PressureCheck.of(car, design, session.peak()));
+    }
+
+    /**
+     * The same duty with more power. On a circuit every demand grows with it (the car is driven flat out either way; that
+     * it also gets more air is left out, on the safe side); a climb or cruise asks for what it asks for.
+     */
+    private static Session planned(Car car, Duty duty, Design design, double power) {
+        Car tuned = car.withEngine(car.engine().withPower(power));
+        DemandTrace demand = duty.demand(tuned.vehicle(), car.engine());
+        if (duty instanceof TrackDuty || duty instanceof LogDuty) {
+            demand = demand.withPower(power / car.engine().power());
+        }
+        Duty.Start start = duty.start();
+        return Simulator.run(tuned, demand, duty.weather(), design, start.oilK(), start.coolantK());
+    }
+
+    /** A cold start into a cool day's road. */
+    static Session road(Car car, Duty duty, Design design) {
         CruiseDuty cruise = new CruiseDuty(
                 ROAD_SPEED,
                 ROAD_DURATION,
+                true,
                 new Weather(ROAD_AMBIENT_K, duty.weather().altitude()));
-        Session road = Simulator.run(
-                car,
-                cruise.demand(car.vehicle(), car.engine()),
-                cruise.weather(),
-                design,
-                ROAD_AMBIENT_K,
-                ROAD_AMBIENT_K);
-        return new Assessment(car, duty, design, session, bare, road);
+        return Simulator.run(car, cruise, design);
     }
 
     /** @return oil temperature at the end of the cold-road check, K */

@@ -27,23 +27,81 @@ public record Finding(Severity severity, Topic topic, String what, String figure
         GOOD
     }
 
+    /** The working step at which a finding can be mended. */
+    public enum Station {
+        /** What the car has to do. */
+        DUTY,
+        /** Rows, shape, thermostat. */
+        CORE,
+        /** Position and air. */
+        PLACE,
+        /** Plate, fittings, hoses. */
+        PLUMB
+    }
+
     /** What a finding is about. */
     public enum Topic {
         /** The oil gets hotter than its limit or its target. */
-        TOO_HOT,
+        TOO_HOT(Station.CORE),
+        /** The oil stays under its limit with little in hand. */
+        MARGINAL(Station.CORE),
         /** The oil stays too cold on the road. */
-        TOO_COLD,
+        TOO_COLD(Station.CORE),
         /** The oil stays in its band. */
-        HOLDS,
+        HOLDS(Station.CORE),
         /** The car does not need a cooler for this duty. */
-        NOT_NEEDED
+        NOT_NEEDED(Station.DUTY),
+        /** The oil thins below what bearings want. */
+        THIN_FILM(Station.DUTY),
+        /** Another grade of oil would do in place of a cooler. */
+        OTHER_GRADE(Station.DUTY),
+        /** The gallery pressure falls under its floor. */
+        PRESSURE(Station.PLUMB),
+        /** The oil is cooled at the coolant's expense. */
+        COOLANT_PAYS(Station.PLACE),
+        /** The coolant boils. */
+        COOLANT_BOILS(Station.PLACE),
+        /** The air has no way out. */
+        NO_WAY_OUT(Station.PLACE),
+        /** Over a third of the face is shaded. */
+        SHADED(Station.PLACE),
+        /** The opening leaks past the core. */
+        LEAKY(Station.PLACE),
+        /** The thermostat opens above the target or too close under it. */
+        THERMOSTAT_HIGH(Station.CORE),
+        /** There is no thermostat. */
+        NO_THERMOSTAT(Station.CORE),
+        /** The sensor sits where a comparison with and without cooler misleads. */
+        SENSOR(Station.DUTY),
+        /** Air stays in the core. */
+        AIR_TRAPPED(Station.CORE),
+        /** More rows no longer help. */
+        ROWS_SATED(Station.CORE),
+        /** A fan would do. */
+        FAN(Station.PLACE),
+        /** The planned power is too much for this design. */
+        PLANNED_POWER(Station.DUTY),
+        /** A correlation is used outside the range for which it was fitted. */
+        STRETCHED(Station.CORE);
+
+        private final Station station;
+
+        Topic(Station station) {
+            this.station = station;
+        }
+
+        /** @return the working step at which it can be mended */
+        public Station station() {
+            return station;
+        }
     }
 
     /**
-     * A change to the design.
+     * A change to the design, with what it would bring.
      *
      * @param label what to do, in the imperative
      * @param design the design after it
+     * @param peakK highest oil temperature after it, K
      */
-    public record Remedy(String label, Design design) {}
+    public record Remedy(String label, Design design, double peakK) {}
 }

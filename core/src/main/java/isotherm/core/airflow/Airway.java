@@ -68,6 +68,14 @@ public record Airway(
     }
 
     /**
+     * @param newOpening area of the opening that feeds the core, m²
+     * @return the same airway with that opening
+     */
+    public Airway withOpening(double newOpening) {
+        return new Airway(place, cpIn, cpOut, sealing, shadedShare, newOpening, mesh, ductHeads, fan, measured);
+    }
+
+    /**
      * @param newFan the core's own fan, if any
      * @return the same airway with that fan
      */

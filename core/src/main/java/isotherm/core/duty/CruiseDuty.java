@@ -8,12 +8,29 @@ import isotherm.core.heat.Engine;
  *
  * @param speed m/s
  * @param duration s
+ * @param coldStart whether it starts with everything at the temperature of the air: a warm-up
  * @param weather the air on the day
  */
-public record CruiseDuty(double speed, double duration, Weather weather) implements Duty {
+public record CruiseDuty(double speed, double duration, boolean coldStart, Weather weather) implements Duty {
+    /**
+     * A cruise with a warm engine.
+     *
+     * @param speed m/s
+     * @param duration s
+     * @param weather the air on the day
+     */
+    public CruiseDuty(double speed, double duration, Weather weather) {
+        this(speed, duration, false, weather);
+    }
+
+    @Override
+    public Start start() {
+        return coldStart ? new Start(weather.ambientK(), weather.ambientK()) : Start.WARM;
+    }
+
     @Override
     public CruiseDuty withWeather(Weather newWeather) {
-        return new CruiseDuty(speed, duration, newWeather);
+        return new CruiseDuty(speed, duration, coldStart, newWeather);
     }
 
     @Override

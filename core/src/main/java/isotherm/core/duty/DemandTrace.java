@@ -35,7 +35,21 @@ public record DemandTrace(double cell, double[] speed, double[] rpm, double[] br
         /** A climb. */
         CLIMB,
         /** Steady driving. */
-        CRUISE
+        CRUISE,
+        /** Standing with the engine off. */
+        OFF
+    }
+
+    /**
+     * @param factor on the brake power
+     * @return the same drive at that multiple of its power
+     */
+    public DemandTrace withPower(double factor) {
+        double[] scaled = brakePower.clone();
+        for (int i = 0; i < scaled.length; i++) {
+            scaled[i] *= factor;
+        }
+        return new DemandTrace(cell, speed, rpm, scaled, phases);
     }
 
     /** @return number of cells */

@@ -83,7 +83,12 @@ public record Prediction(
                 varied = design.withAirway(airway).withEfficacy(c.efficacy() * factor(spread.efficacy(), z[i][0]));
             }
             Session session = Simulator.run(
-                    sampled, demand, duty.weather(), varied, Simulator.START_OIL_K, Simulator.START_COOLANT_K);
+                    sampled,
+                    demand,
+                    duty.weather(),
+                    varied,
+                    duty.start().oilK(),
+                    duty.start().coolantK());
             peaks[i] = session.peak();
             plateaus[i] = session.plateau();
             underLimit += peaks[i] < car.limits().limitK() ? 1 : 0;

@@ -1,6 +1,7 @@
 package isotherm.core.simulate;
 
 import isotherm.core.duty.DemandTrace;
+import java.util.Arrays;
 
 /**
  * A session as it went: traces at the end of each cell, and figures of merit. The arrays are shared, not copied: do not
@@ -178,7 +179,7 @@ public final class Session {
             DemandTrace.Kind kind = phases.isEmpty()
                     ? DemandTrace.Kind.CRUISE
                     : phases.get(phase).kind();
-            if (kind != DemandTrace.Kind.PIT && kind != DemandTrace.Kind.COOL_DOWN) {
+            if (kind != DemandTrace.Kind.PIT && kind != DemandTrace.Kind.COOL_DOWN && kind != DemandTrace.Kind.OFF) {
                 cells[count++] = i;
             }
         }
@@ -188,7 +189,7 @@ public final class Session {
             }
             return cells;
         }
-        return java.util.Arrays.copyOf(cells, count);
+        return Arrays.copyOf(cells, count);
     }
 
     /**

@@ -4,22 +4,17 @@ import isotherm.core.airflow.Fan;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
 import isotherm.core.duty.Weather;
-import isotherm.core.fluid.Units;
 import java.util.Optional;
 
 /** Runs a car with a design through a duty. */
 public final class Simulator {
-    /** Oil temperature at which a hot session starts, K (default): warmed up, not yet worked. */
-    public static final double START_OIL_K = Units.ZERO_CELSIUS + 80;
-    /** Coolant temperature at which a hot session starts, K (default). */
-    public static final double START_COOLANT_K = Units.ZERO_CELSIUS + 85;
     /** Longest step over the fastest time constant; RK4 is stable to 2.8 and accurate well below. */
     private static final double STEP_LIMIT = 1.2;
 
     private Simulator() {}
 
     /**
-     * A session from a warmed-up start.
+     * A session from the duty's own start.
      *
      * @param car the car
      * @param duty what it has to do
@@ -27,7 +22,9 @@ public final class Simulator {
      * @return the session
      */
     public static Session run(Car car, Duty duty, Design design) {
-        return run(car, duty.demand(car.vehicle(), car.engine()), duty.weather(), design, START_OIL_K, START_COOLANT_K);
+        Duty.Start start = duty.start();
+        return run(
+                car, duty.demand(car.vehicle(), car.engine()), duty.weather(), design, start.oilK(), start.coolantK());
     }
 
     /**

@@ -1,6 +1,7 @@
 package isotherm.core.duty;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 import static org.assertj.core.api.Assertions.within;
 
 import isotherm.core.heat.Aspiration;
@@ -69,5 +70,49 @@ class DutyTest {
         double above =
                 low.withWeather(new Weather(293, 2500)).demand(CAR, ENGINE).brakePower()[10];
         assertThat(above).isLessThan(below);
+    }
+
+    @Test
+    void aLogIsDrivenAsItWasWithPowerFromItsSpeed() {
+        int n = 300;
+        double[] time = new double[n];
+        double[] speed = new double[n];
+        for (int i = 0; i < n; i++) {
+            time[i] = 5 + 0.2 * i;
+            speed[i] = 10 + 0.5 * 0.2 * i;
+        }
+        LogDuty log =
+                new LogDuty(time, speed, new double[0], new double[0], new double[] {5, 30}, Duty.Start.WARM, DAY);
+        DemandTrace d = log.demand(CAR, ENGINE);
+        assertThat(d.cells()).isEqualTo(59);
+        assertThat(d.speed()[20]).isCloseTo(10 + 0.5 * 20.5, within(1e-9));
+        double rho = isotherm.core.fluid.Air.density(293, DAY.pressure());
+        assertThat(d.brakePower()[20]).isCloseTo(CAR.brakePower(d.speed()[20], 0.5, 0, 0, 0, rho), within(1.0));
+        assertThat(d.phases()).extracting(DemandTrace.Phase::start).containsExactly(0.0, 25.0);
+        assertThat(log.gaps()).isEmpty();
+    }
+
+    @Test
+    void aLogWhoseTimesDoNotRiseIsRefused() {
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> new LogDuty(
+                        new double[] {0, 2, 2},
+                        new double[3],
+                        new double[0],
+                        new double[0],
+                        new double[0],
+                        Duty.Start.WARM,
+                        DAY))
+                .withMessageContaining("row 3");
+    }
+
+    @Test
+    void aStopIdlesAndThenStands() {
+        SoakDuty soak = new SoakDuty(60, 120, new Duty.Start(390, 370), DAY);
+        DemandTrace d = soak.demand(CAR, ENGINE);
+        assertThat(d.cells()).isEqualTo(180);
+        assertThat(d.rpm()[30]).isEqualTo(850);
+        assertThat(d.rpm()[150]).isZero();
+        assertThat(soak.start().oilK()).isEqualTo(390);
     }
 }

@@ -55,7 +55,7 @@ class SimulatorTest {
             DemandTrace demand = TRACK.demand(CAR.vehicle(), CAR.engine());
             SessionEquations equations = new SessionEquations(CAR, demand, TRACK.weather(), design);
             Session session = Simulator.run(CAR, TRACK, design);
-            double[] y = equations.start(Simulator.START_OIL_K, Simulator.START_COOLANT_K);
+            double[] y = equations.start(Duty.Start.WARM.oilK(), Duty.Start.WARM.coolantK());
             for (int cell = 0; cell < demand.cells(); cell++) {
                 y = reference(equations, cell, y);
                 assertThat(session.oil()[cell]).isCloseTo(y[SessionEquations.OIL], within(0.1));

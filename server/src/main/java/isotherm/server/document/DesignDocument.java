@@ -2,6 +2,7 @@ package isotherm.server.document;
 
 import isotherm.core.airflow.Airway;
 import isotherm.core.airflow.Fan;
+import isotherm.core.airflow.MeasuredPressure;
 import isotherm.core.airflow.Place;
 import isotherm.core.exchanger.Construction;
 import isotherm.core.exchanger.Core;
@@ -41,6 +42,7 @@ public record DesignDocument(
             @Quantity(value = "passes, 2 for both ports on one end", min = 1, max = 2) int passes,
             @Text("what is on the fins") Finish finish,
             @Text("where the ports point") Ports ports,
+            @Missing("typical of the construction") @Text("the dimensions inside the core") DetailDocument detail,
             @Missing("80 %, the prior")
                     @Quantity(
                             value = "share of the correlations' conductance that the core reaches",
@@ -56,6 +58,9 @@ public record DesignDocument(
             @Quantity(value = "opening that feeds the core", min = 5, max = 5000, unit = "cm²") double openingCm2,
             @Text("whether a stone mesh stands in the opening") boolean mesh,
             @Missing("no duct") @Quantity(value = "velocity heads lost in a duct", min = 0, max = 20) Double ductHeads,
+            @Missing("the place's preset")
+                    @Text("a pressure measured across the core on the road, which replaces the preset")
+                    PressureDocument measured,
             @Missing("no fan of its own") @Text("the core's own fan") FanDocument fan,
             @Missing("none: oil through the core at all times") @Text("oil thermostat") ThermostatDocument thermostat,
             @Text("hose to the core") HoseDocument feed,
@@ -64,6 +69,59 @@ public record DesignDocument(
                     Double plateHeads,
             @Missing("0") @Quantity(value = "oil in an accumulator or by-pass filter", min = 0, max = 10, unit = "L")
                     Double extraVolumeL) {}
+
+    /** A pressure measured across the core on the road. */
+    public record PressureDocument(
+            @Quantity(value = "pressure across the core", min = 1, max = 5000, unit = "Pa") double pa,
+            @Quantity(value = "road speed at which it was measured", min = 10, max = 350, unit = "km/h")
+                    double speedKmh) {}
+
+    /** The dimensions inside a core. */
+    public record DetailDocument(
+            @Quantity(value = "from one oil row to the next", min = 4, max = 40, unit = "mm") double rowPitchMm,
+            @Quantity(value = "clear height of an oil passage, or tube bore", min = 1, max = 20, unit = "mm")
+                    double oilGapMm,
+            @Quantity(value = "plate or tube wall", min = 0.2, max = 3, unit = "mm") double plateMm,
+            @Quantity(value = "air fin pitch", min = 0.8, max = 6, unit = "mm") double finPitchMm,
+            @Quantity(value = "air fin thickness", min = 0.05, max = 0.5, unit = "mm") double finThicknessMm,
+            @Quantity(value = "louvre pitch, or strip length on the air side", min = 0, max = 10, unit = "mm")
+                    double louvrePitchMm,
+            @Quantity(value = "louvre angle", min = 0, max = 40, unit = "°") double louvreAngleDeg,
+            @Quantity(value = "turbulator pitch", min = 0, max = 8, unit = "mm") double turbulatorPitchMm,
+            @Quantity(value = "turbulator strip length", min = 0, max = 20, unit = "mm") double stripLengthMm,
+            @Quantity(value = "turbulator sheet", min = 0, max = 1, unit = "mm") double turbulatorThicknessMm,
+            @Quantity(value = "inner diameter of each port", min = 5, max = 40, unit = "mm") double portBoreMm) {
+
+        CoreDetail toCore() {
+            return new CoreDetail(
+                    rowPitchMm * 1e-3,
+                    oilGapMm * 1e-3,
+                    plateMm * 1e-3,
+                    finPitchMm * 1e-3,
+                    finThicknessMm * 1e-3,
+                    louvrePitchMm * 1e-3,
+                    louvreAngleDeg,
+                    turbulatorPitchMm * 1e-3,
+                    stripLengthMm * 1e-3,
+                    turbulatorThicknessMm * 1e-3,
+                    portBoreMm * 1e-3);
+        }
+
+        static DetailDocument of(CoreDetail d) {
+            return new DetailDocument(
+                    rounded(d.rowPitch() * 1e3),
+                    rounded(d.oilGap() * 1e3),
+                    rounded(d.plate() * 1e3),
+                    rounded(d.finPitch() * 1e3),
+                    rounded(d.finThickness() * 1e3),
+                    rounded(d.louvrePitch() * 1e3),
+                    d.louvreAngle(),
+                    rounded(d.turbulatorPitch() * 1e3),
+                    rounded(d.stripLength() * 1e3),
+                    rounded(d.turbulatorThickness() * 1e3),
+                    rounded(d.portBore() * 1e3));
+        }
+    }
 
     /** An electric fan with a thermal switch. */
     public record FanDocument(
@@ -104,6 +162,38 @@ public record DesignDocument(
                     "The fan has to switch off below where it switches on, "
                             + DocumentReader.number(cooler.fan().onC()) + " °C"));
         }
+        DetailDocument d = cooler.detail();
+        if (d != null && d.oilGapMm() + 2 * d.plateMm() >= d.rowPitchMm() - 1) {
+            problems.add(Problem.of(
+                    at + "/detail/rowPitchMm",
+                    DocumentReader.number(d.rowPitchMm()),
+                    "Gap and two plates leave less than 1 mm for the air fins between two rows"));
+        }
+        if (d != null && cooler.construction() != Construction.TUBE_AND_FIN) {
+            boolean turbulated = d.turbulatorPitchMm() > d.turbulatorThicknessMm()
+                    && d.stripLengthMm() > 0
+                    && d.oilGapMm() > d.turbulatorThicknessMm()
+                    && d.turbulatorThicknessMm() > 0;
+            if (!turbulated) {
+                problems.add(Problem.of(
+                        at + "/detail/turbulatorPitchMm",
+                        DocumentReader.number(d.turbulatorPitchMm()),
+                        "A turbulator needs a sheet thinner than its pitch and its gap, and a strip length"));
+            }
+            if (d.louvrePitchMm() <= 0
+                    || cooler.construction() == Construction.STACKED_PLATE && d.louvreAngleDeg() <= 0) {
+                problems.add(Problem.of(
+                        at + "/detail/louvrePitchMm",
+                        DocumentReader.number(d.louvrePitchMm()),
+                        "The fins need a louvre pitch and angle, or a strip length"));
+            }
+        }
+        if (d != null && d.finThicknessMm() >= d.finPitchMm()) {
+            problems.add(Problem.of(
+                    at + "/detail/finThicknessMm",
+                    DocumentReader.number(d.finThicknessMm()),
+                    "The fin has to be thinner than its pitch, " + DocumentReader.number(d.finPitchMm()) + " mm"));
+        }
         ThermostatDocument t = cooler.thermostat();
         if (t != null && t.fullC() != null && t.fullC() <= t.opensC()) {
             problems.add(Problem.of(
@@ -130,7 +220,9 @@ public record DesignDocument(
                 c.passes(),
                 c.finish(),
                 c.ports(),
-                CoreDetail.typical(c.construction()));
+                c.detail() == null
+                        ? CoreDetail.typical(c.construction())
+                        : c.detail().toCore());
         Airway airway = new Airway(
                 c.place(),
                 c.place().cpIn(),
@@ -143,7 +235,7 @@ public record DesignDocument(
                 Optional.ofNullable(c.fan())
                         .map(f -> new Fan(
                                 f.stallPa(), f.freeFlowM3PerS(), Units.kelvin(f.onC()), Units.kelvin(f.offC()))),
-                Optional.empty());
+                Optional.ofNullable(c.measured()).map(m -> new MeasuredPressure(m.pa(), m.speedKmh() / 3.6)));
         CoolerLoop loop = new CoolerLoop(
                 hose(c.feed()),
                 hose(c.back()),
@@ -187,6 +279,7 @@ public record DesignDocument(
                 core.passes(),
                 core.finish(),
                 core.ports(),
+                core.detail().equals(CoreDetail.typical(core.construction())) ? null : DetailDocument.of(core.detail()),
                 rounded(c.efficacy() * 100),
                 a.place(),
                 rounded(a.sealing() * 100),
@@ -194,6 +287,9 @@ public record DesignDocument(
                 rounded(a.openingArea() * 1e4),
                 a.mesh(),
                 rounded(a.ductHeads()),
+                a.measured()
+                        .map(m -> new PressureDocument(rounded(m.pascal()), rounded(m.speed() * 3.6)))
+                        .orElse(null),
                 a.fan()
                         .map(f -> new FanDocument(
                                 rounded(f.stallPressure()),

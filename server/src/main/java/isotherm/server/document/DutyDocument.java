@@ -3,6 +3,8 @@ package isotherm.server.document;
 import isotherm.core.duty.ClimbDuty;
 import isotherm.core.duty.CruiseDuty;
 import isotherm.core.duty.Duty;
+import isotherm.core.duty.LogDuty;
+import isotherm.core.duty.SoakDuty;
 import isotherm.core.duty.TrackDuty;
 import isotherm.core.duty.Weather;
 import isotherm.core.fluid.Units;
@@ -11,7 +13,7 @@ import java.util.Objects;
 import java.util.stream.Stream;
 
 /**
- * What the car has to do. Exactly one of track, climb and cruise is given.
+ * What the car has to do. Exactly one of track, climb, cruise, soak and log is given.
  *
  * @param name what its people call it
  * @param ambientC air temperature
@@ -19,6 +21,8 @@ import java.util.stream.Stream;
  * @param track laps of a circuit
  * @param climb a climb, with or without a trailer
  * @param cruise steady driving
+ * @param soak a stop after hard driving
+ * @param log what was driven, from a log
  */
 public record DutyDocument(
         @Text(value = "what its people call it", min = 1, max = 120) String name,
@@ -26,7 +30,9 @@ public record DutyDocument(
         @Quantity(value = "mean height above sea level", min = -430, max = 5000, unit = "m") double altitudeM,
         @Missing("not a track duty") @Text("laps of a circuit") TrackDocument track,
         @Missing("not a climb") @Text("a climb, with or without a trailer") ClimbDocument climb,
-        @Missing("not a cruise") @Text("steady driving") CruiseDocument cruise)
+        @Missing("not a cruise") @Text("steady driving, warm or as a warm-up") CruiseDocument cruise,
+        @Missing("not a stop") @Text("a stop after hard driving") SoakDocument soak,
+        @Missing("not from a log") @Text("what was driven, from a log") LogDocument log)
         implements Checked {
     private static final double LONGEST_SESSION = 6 * 3600;
 
@@ -59,15 +65,57 @@ public record DutyDocument(
     /** Steady driving. */
     public record CruiseDocument(
             @Quantity(value = "road speed", min = 5, max = 350, unit = "km/h") double speedKmh,
-            @Quantity(value = "duration", min = 60, max = 21600, unit = "s") double durationSeconds) {}
+            @Quantity(value = "duration", min = 60, max = 21600, unit = "s") double durationSeconds,
+            @Missing("false") @Text("whether it starts as cold as the air: a warm-up") Boolean coldStart) {}
+
+    /** A stop after hard driving. */
+    public record SoakDocument(
+            @Quantity(value = "standing with the engine at idle", min = 0, max = 7200, unit = "s") double idleSeconds,
+            @Quantity(value = "standing with the engine off", min = 0, max = 21600, unit = "s") double offSeconds,
+            @Quantity(value = "oil temperature at the stop", min = -40, max = 180, unit = "°C") double oilC,
+            @Quantity(value = "coolant temperature at the stop", min = -40, max = 130, unit = "°C") double coolantC) {}
+
+    /** What was driven, from a log. */
+    public record LogDocument(
+            @Quantity(value = "time of each row, rising", min = -86400, max = 1e7, unit = "s")
+                    @Text(value = "times", min = 2, max = 200000)
+                    List<Double> timeSeconds,
+            @Quantity(value = "road speed", min = 0, max = 450, unit = "km/h")
+                    @Text(value = "speeds", min = 2, max = 200000)
+                    List<Double> speedKmh,
+            @Missing("from the gearing")
+                    @Quantity(value = "engine speed", min = 0, max = 20000, unit = "1/min")
+                    @Text(value = "engine speeds", min = 2, max = 200000)
+                    List<Double> rpm,
+            @Missing("from the speed and road load")
+                    @Quantity(value = "brake power", min = 0, max = 1500, unit = "kW")
+                    @Text(value = "brake powers", min = 2, max = 200000)
+                    List<Double> brakePowerKw,
+            @Missing("laps are not known")
+                    @Quantity(value = "times at which laps begin", min = -86400, max = 1e7, unit = "s")
+                    @Text(value = "lap starts", max = 1000)
+                    List<Double> lapStartSeconds,
+            @Quantity(value = "oil temperature at the first row", min = -40, max = 180, unit = "°C") double startOilC,
+            @Quantity(value = "coolant temperature at the first row", min = -40, max = 130, unit = "°C")
+                    double startCoolantC) {}
 
     @Override
     public void check(String path, List<Problem> problems) {
-        long given = Stream.of(track, climb, cruise).filter(Objects::nonNull).count();
+        long given = Stream.of(track, climb, cruise, soak, log)
+                .filter(Objects::nonNull)
+                .count();
         if (given != 1) {
             problems.add(Problem.of(
-                    path, null, "Exactly one of track, climb and cruise is expected here; " + given + " are given"));
+                    path,
+                    null,
+                    "Exactly one of track, climb, cruise, soak and log is expected here; " + given + " are given"));
             return;
+        }
+        if (soak != null && soak.idleSeconds() + soak.offSeconds() < 1) {
+            problems.add(Problem.of(path + "/soak/offSeconds", "0", "A stop needs some seconds at idle or off"));
+        }
+        if (log != null) {
+            checkLog(path + "/log", problems);
         }
         if (track != null) {
             if (track.outLaps() + track.flyers() + track.coolDownLaps() == 0) {
@@ -104,6 +152,56 @@ public record DutyDocument(
         }
     }
 
+    private void checkLog(String path, List<Problem> problems) {
+        int rows = log.timeSeconds().size();
+        column(path + "/speedKmh", log.speedKmh(), rows, problems);
+        column(path + "/rpm", log.rpm(), rows, problems);
+        column(path + "/brakePowerKw", log.brakePowerKw(), rows, problems);
+        for (int i = 1; i < rows; i++) {
+            if (log.timeSeconds().get(i) <= log.timeSeconds().get(i - 1)) {
+                problems.add(Problem.of(
+                        path + "/timeSeconds/" + i,
+                        DocumentReader.number(log.timeSeconds().get(i)),
+                        "Times have to rise from row to row"));
+                break;
+            }
+        }
+        double span = log.timeSeconds().get(rows - 1) - log.timeSeconds().get(0);
+        if (span < 10 || span > LONGEST_SESSION) {
+            problems.add(new Problem(
+                    path + "/timeSeconds",
+                    null,
+                    "The log lasts " + Math.round(span) + " s; 10 to " + Math.round(LONGEST_SESSION) + " s are allowed",
+                    10.0,
+                    LONGEST_SESSION,
+                    "s"));
+        }
+    }
+
+    private static void column(String path, List<Double> column, int rows, List<Problem> problems) {
+        if (column != null && column.size() != rows) {
+            problems.add(Problem.of(path, null, "This column has " + column.size() + " rows, the times have " + rows));
+        }
+    }
+
+    private static double[] values(List<Double> column, double factor) {
+        return column == null
+                ? new double[0]
+                : column.stream().mapToDouble(v -> v * factor).toArray();
+    }
+
+    /** @return what was driven, for {@code core}; only for a duty from a log */
+    public LogDuty toLog() {
+        return new LogDuty(
+                values(log.timeSeconds(), 1),
+                values(log.speedKmh(), 1 / 3.6),
+                values(log.rpm(), 1),
+                values(log.brakePowerKw(), 1e3),
+                values(log.lapStartSeconds(), 1),
+                new Duty.Start(Units.kelvin(log.startOilC()), Units.kelvin(log.startCoolantC())),
+                new Weather(Units.kelvin(ambientC), altitudeM));
+    }
+
     /** @return the duty for {@code core} */
     public Duty toCore() {
         Weather weather = new Weather(Units.kelvin(ambientC), altitudeM);
@@ -126,6 +224,20 @@ public record DutyDocument(
                     climb.approachSeconds(),
                     weather);
         }
-        return new CruiseDuty(cruise.speedKmh() / 3.6, cruise.durationSeconds(), weather);
+        if (soak != null) {
+            return new SoakDuty(
+                    soak.idleSeconds(),
+                    soak.offSeconds(),
+                    new Duty.Start(Units.kelvin(soak.oilC()), Units.kelvin(soak.coolantC())),
+                    weather);
+        }
+        if (log != null) {
+            return toLog();
+        }
+        return new CruiseDuty(
+                cruise.speedKmh() / 3.6,
+                cruise.durationSeconds(),
+                cruise.coldStart() != null && cruise.coldStart(),
+                weather);
     }
 }

@@ -1,6 +1,7 @@
 package isotherm.server.document;
 
 import isotherm.core.fluid.Oil;
+import isotherm.core.fluid.ViscosityIndex;
 import java.util.List;
 
 /**
@@ -9,6 +10,7 @@ import java.util.List;
  * @param grade name; one of the shipped grades needs nothing more
  * @param kv40Cst kinematic viscosity at 40 °C
  * @param kv100Cst kinematic viscosity at 100 °C
+ * @param viscosityIndex viscosity index, in place of the viscosity at 40 °C
  * @param density15 density at 15 °C
  */
 public record OilDocument(
@@ -19,6 +21,9 @@ public record OilDocument(
         @Missing("the shipped grade's figure")
                 @Quantity(value = "kinematic viscosity at 100 °C", min = 2, max = 60, unit = "cSt")
                 Double kv100Cst,
+        @Missing("kv40Cst is given")
+                @Quantity(value = "viscosity index, in place of the viscosity at 40 °C", min = 0, max = 400)
+                Double viscosityIndex,
         @Missing("the shipped grade's figure")
                 @Quantity(value = "density at 15 °C", min = 700, max = 1000, unit = "kg/m³")
                 Double density15)
@@ -27,14 +32,20 @@ public record OilDocument(
     @Override
     public void check(String path, List<Problem> problems) {
         boolean known = Oil.grade(grade).isPresent();
-        if (!known && (kv40Cst == null || kv100Cst == null || density15 == null)) {
+        if (!known && (kv40Cst == null && viscosityIndex == null || kv100Cst == null || density15 == null)) {
             problems.add(Problem.of(
                     path + "/grade",
                     '"' + grade + '"',
                     "This is not a shipped grade ("
                             + String.join(
                                     ", ", Oil.GRADES.stream().map(Oil::name).toList())
-                            + "); an own oil needs kv40Cst, kv100Cst and density15"));
+                            + "); an own oil needs kv100Cst, density15, and kv40Cst or viscosityIndex"));
+        }
+        if (kv40Cst != null && viscosityIndex != null) {
+            problems.add(Problem.of(
+                    path + "/viscosityIndex",
+                    DocumentReader.number(viscosityIndex),
+                    "Either kv40Cst or viscosityIndex is expected, not both"));
         }
         if (kv40Cst != null && kv100Cst != null && kv100Cst >= kv40Cst) {
             problems.add(Problem.of(
@@ -48,15 +59,21 @@ public record OilDocument(
         return Oil.grade(grade)
                 .map(o -> Oil.of(
                         grade,
-                        kv40Cst == null ? o.kv40Cst() : kv40Cst,
+                        kv40() == null ? o.kv40Cst() : kv40(),
                         kv100Cst == null ? o.kv100Cst() : kv100Cst,
                         density15 == null ? o.density15() : density15))
-                .orElseGet(() -> Oil.of(grade, kv40Cst, kv100Cst, density15));
+                .orElseGet(() -> Oil.of(grade, kv40(), kv100Cst, density15));
+    }
+
+    private Double kv40() {
+        return viscosityIndex == null || kv100Cst == null
+                ? kv40Cst
+                : (Double) ViscosityIndex.kv40(kv100Cst, viscosityIndex);
     }
 
     static OilDocument of(Oil oil) {
         return Oil.GRADES.contains(oil)
-                ? new OilDocument(oil.name(), null, null, null)
-                : new OilDocument(oil.name(), oil.kv40Cst(), oil.kv100Cst(), oil.density15());
+                ? new OilDocument(oil.name(), null, null, null, null)
+                : new OilDocument(oil.name(), oil.kv40Cst(), oil.kv100Cst(), null, oil.density15());
     }
 }

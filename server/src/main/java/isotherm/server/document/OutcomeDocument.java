@@ -113,7 +113,7 @@ public record OutcomeDocument(
      *
      * @param heatKw heat from oil to air
      * @param faceSpeedMPerS air speed ahead of the open part of the face
-     * @param airOutC air leaving the core
+     * @param airOutC air leaving the core, which an intake or intercooler behind it would breathe
      * @param oilOutC oil leaving the core
      * @param effectiveness heat over the largest heat that the flows allow
      * @param conductanceWPerK overall conductance
@@ -176,6 +176,9 @@ public record OutcomeDocument(
      * @param bareGalleryBar gallery pressure without the loop
      * @param losses loss of the loop by component
      * @param addedOilL oil that the loop holds
+     * @param primeSeconds time that an empty loop takes to fill at idle
+     * @param drainSeconds time in which a failed joint at the highest speed empties the sump
+     * @param points pressure against its floor at idle, torque peak and highest speed, hot and cold
      */
     public record Circuit(
             double rpm,
@@ -186,7 +189,32 @@ public record OutcomeDocument(
             double galleryBar,
             double bareGalleryBar,
             List<Loss> losses,
-            double addedOilL) {}
+            double addedOilL,
+            double primeSeconds,
+            double drainSeconds,
+            List<PressurePoint> points) {}
+
+    /**
+     * Oil pressure against its floor.
+     *
+     * @param name what the point is
+     * @param rpm engine speed
+     * @param oilC oil temperature
+     * @param galleryBar gallery pressure with the design
+     * @param bareGalleryBar gallery pressure without a cooler
+     * @param floorBar least pressure wanted
+     * @param loopBar pressure loss of the loop
+     * @param reliefLPerMin flow back over the relief valve
+     */
+    public record PressurePoint(
+            String name,
+            double rpm,
+            double oilC,
+            double galleryBar,
+            double bareGalleryBar,
+            double floorBar,
+            double loopBar,
+            double reliefLPerMin) {}
 
     /**
      * The session in time; all lists are equally long.
@@ -230,6 +258,7 @@ public record OutcomeDocument(
      *
      * @param severity how serious it is
      * @param topic what it is about
+     * @param station the working step at which it can be mended
      * @param what the finding
      * @param figure the figure behind it
      * @param why the reason
@@ -238,6 +267,7 @@ public record OutcomeDocument(
     public record FindingDocument(
             Finding.Severity severity,
             Finding.Topic topic,
+            Finding.Station station,
             String what,
             String figure,
             String why,
@@ -248,6 +278,7 @@ public record OutcomeDocument(
      *
      * @param label what to do
      * @param design the design after it
+     * @param peakC highest oil temperature after it
      */
-    public record RemedyDocument(String label, DesignDocument design) {}
+    public record RemedyDocument(String label, DesignDocument design, double peakC) {}
 }

@@ -7,16 +7,19 @@ import isotherm.core.airflow.AirNetwork;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.exchanger.CoreModel;
 import isotherm.core.exchanger.CoreRating;
+import isotherm.core.exchanger.Validity;
 import isotherm.core.fluid.Oil;
 import isotherm.core.fluid.Units;
 import isotherm.core.hydraulics.OilCircuit;
 import isotherm.core.simulate.Car;
 import isotherm.core.simulate.Design;
 import isotherm.core.simulate.Prediction;
+import isotherm.core.simulate.PressureCheck;
 import isotherm.core.simulate.Session;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.IntToDoubleFunction;
 
 /** From a case to its outcome, the same for HTTP and for {@code solve}. */
@@ -33,7 +36,12 @@ public final class Solver {
     public static OutcomeDocument solve(CaseDocument asked) {
         Car car = asked.car().toCore();
         Design design = asked.design().toCore();
-        Assessment a = Assessment.of(car, asked.duty().toCore(), design);
+        Double planned = asked.car().engine().plannedPowerKw();
+        Assessment a = Assessment.of(
+                car,
+                asked.duty().toCore(),
+                design,
+                planned == null ? OptionalDouble.empty() : OptionalDouble.of(planned * 1e3));
         Session s = a.session();
         Oil oil = design.oil().orElse(car.oil());
         int last = lastLoaded(s.demand());
@@ -61,7 +69,7 @@ public final class Solver {
                 interval(asked),
                 balance(s.balance()),
                 corePoint(a, oil, last),
-                circuit(car, design, oil, s, last),
+                circuit(a, oil, last),
                 traces(car, s),
                 findings(a, asked.design().name()));
     }
@@ -155,10 +163,7 @@ public final class Solver {
                 air.losses().stream()
                         .map(l -> new OutcomeDocument.Loss(l.what(), round(l.pascal(), 0)))
                         .toList(),
-                r.validity().stream()
-                        .map(v -> new OutcomeDocument.ValidityNote(
-                                v.quantity(), round(v.value(), 1), v.low(), v.high(), v.unit(), v.source()))
-                        .toList());
+                notes(r.validity()));
     }
 
     private static OilCircuit.Point point(Car car, Design design, Oil oil, Session s, int cell, boolean looped) {
@@ -173,7 +178,10 @@ public final class Solver {
                         s.lift()[cell]);
     }
 
-    private static OutcomeDocument.Circuit circuit(Car car, Design design, Oil oil, Session s, int cell) {
+    private static OutcomeDocument.Circuit circuit(Assessment a, Oil oil, int cell) {
+        Car car = a.car();
+        Design design = a.design();
+        Session s = a.session();
         OilCircuit.Point with = point(car, design, oil, s, cell, true);
         OilCircuit.Point bare = point(car, design, oil, s, cell, false);
         return new OutcomeDocument.Circuit(
@@ -187,9 +195,31 @@ public final class Solver {
                 with.losses().stream()
                         .map(l -> new OutcomeDocument.Loss(l.what(), round(l.pascal(), 0)))
                         .toList(),
-                design.cooler()
-                        .map(c -> round(c.loop().volume(new CoreModel(c.core())) * 1e3, 2))
-                        .orElse(0.0));
+                round(a.pressure().loopVolume() * 1e3, 2),
+                round(a.pressure().primeSeconds(), 1),
+                round(a.pressure().drainSeconds(), 1),
+                points(a.pressure()));
+    }
+
+    static List<OutcomeDocument.PressurePoint> points(PressureCheck check) {
+        return check.points().stream()
+                .map(p -> new OutcomeDocument.PressurePoint(
+                        p.name(),
+                        round(p.rpm(), 0),
+                        celsius(p.oilK()),
+                        round(p.gallery() / 1e5, 2),
+                        round(p.bare() / 1e5, 2),
+                        round(p.floor() / 1e5, 2),
+                        round(p.loop() / 1e5, 2),
+                        round(p.relief() * 6e4, 1)))
+                .toList();
+    }
+
+    static List<OutcomeDocument.ValidityNote> notes(List<Validity> validity) {
+        return validity.stream()
+                .map(v -> new OutcomeDocument.ValidityNote(
+                        v.quantity(), round(v.value(), 1), v.low(), v.high(), v.unit(), v.source()))
+                .toList();
     }
 
     private static OutcomeDocument.Traces traces(Car car, Session s) {
@@ -247,12 +277,13 @@ public final class Solver {
                 .map(f -> new OutcomeDocument.FindingDocument(
                         f.severity(),
                         f.topic(),
+                        f.topic().station(),
                         f.what(),
                         f.figure(),
                         f.why(),
                         f.remedy()
                                 .map(r -> new OutcomeDocument.RemedyDocument(
-                                        r.label(), DesignDocument.of(name, r.design())))
+                                        r.label(), DesignDocument.of(name, r.design()), celsius(r.peakK())))
                                 .orElse(null)))
                 .toList();
     }
@@ -269,11 +300,11 @@ public final class Solver {
         return Double.isInfinite(seconds) ? null : (Double) seconds;
     }
 
-    private static double celsius(double kelvin) {
+    static double celsius(double kelvin) {
         return round(Units.celsius(kelvin), 2);
     }
 
-    private static double round(double value, int digits) {
+    static double round(double value, int digits) {
         double p = Math.pow(10, digits);
         return Math.round(value * p) / p;
     }

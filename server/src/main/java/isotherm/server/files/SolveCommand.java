@@ -4,6 +4,8 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import isotherm.server.document.CaseDocument;
 import isotherm.server.document.DocumentReader;
 import isotherm.server.document.InvalidDocument;
+import isotherm.server.document.QuestionSolver;
+import isotherm.server.document.Questions;
 import isotherm.server.document.Solver;
 import java.io.IOException;
 import java.io.InputStream;
@@ -11,41 +13,72 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
-/** {@code solve FILE}: a case in, its outcome out, with no server and no database. */
+/** {@code solve [KIND] FILE}: a question in, its answer out, with no server and no database. */
 public final class SolveCommand {
     /** Everything went well. */
     public static final int OK = 0;
     /** The input cannot be taken; every problem is on the error stream. */
     public static final int BAD_INPUT = 2;
 
+    /** What can be asked. */
+    private static final List<String> KINDS =
+            List.of("session", "rating", "air", "circuit", "map", "fit", "compare", "search");
+
+    private static final int PROGRESS_STEP = 500;
+
     private SolveCommand() {}
 
+    private static Object answer(String kind, String json, PrintStream err) {
+        return switch (kind) {
+            case "rating" -> QuestionSolver.rate(DocumentReader.read(json, Questions.RatingQuestion.class));
+            case "air" -> QuestionSolver.air(DocumentReader.read(json, Questions.AirQuestion.class));
+            case "circuit" -> QuestionSolver.circuit(DocumentReader.read(json, Questions.CircuitQuestion.class));
+            case "map" -> QuestionSolver.map(DocumentReader.read(json, Questions.MapQuestion.class), () -> false);
+            case "fit" -> QuestionSolver.fit(DocumentReader.read(json, Questions.FitQuestion.class));
+            case "compare" -> QuestionSolver.compare(DocumentReader.read(json, Questions.CompareQuestion.class));
+            case "search" ->
+                QuestionSolver.search(
+                        DocumentReader.read(json, Questions.SearchQuestion.class),
+                        done -> {
+                            if (done % PROGRESS_STEP == 0) {
+                                err.println("isotherm: " + done + " designs run");
+                            }
+                        },
+                        () -> false);
+            default -> Solver.solve(DocumentReader.read(json, CaseDocument.class));
+        };
+    }
+
     /**
-     * @param args {@code solve} and a file, {@code -} for the standard input
+     * @param args {@code solve}, a kind (session when left out) and a file, {@code -} for the standard input
      * @param in standard input
      * @param out receives the outcome as JSON
      * @param err receives problems, a line each
      * @return exit code, {@link #OK} or {@link #BAD_INPUT}
      */
     public static int run(String[] args, InputStream in, PrintStream out, PrintStream err) {
-        if (args.length != 2) {
-            err.println("usage: ./isotherm solve FILE   (FILE is a case as JSON, - for the standard input)");
+        if (args.length < 2 || args.length > 3 || args.length == 3 && !KINDS.contains(args[1])) {
+            err.println("usage: ./isotherm solve [KIND] FILE   (FILE is JSON, - for the standard input; KIND is one of "
+                    + String.join(", ", KINDS) + "; session without)");
             return BAD_INPUT;
         }
+        String kind = args.length == 3 ? args[1] : "session";
+        String file = args[args.length - 1];
         String json;
         try {
-            json = args[1].equals("-")
+            json = file.equals("-")
                     ? new String(in.readAllBytes(), StandardCharsets.UTF_8)
-                    : Files.readString(Path.of(args[1]));
+                    : Files.readString(Path.of(file));
         } catch (IOException e) {
-            err.println("isotherm: cannot read " + args[1] + ": " + e.getMessage());
+            err.println("isotherm: cannot read " + file + ": " + e.getMessage());
             return BAD_INPUT;
         }
         try {
-            var outcome = Solver.solve(DocumentReader.read(json, CaseDocument.class));
+            Object outcome = answer(kind, json, err);
             out.println(JsonMapper.builder()
                     .enable(SerializationFeature.INDENT_OUTPUT)
                     .changeDefaultPropertyInclusion(v -> v.withValueInclusion(JsonInclude.Include.NON_NULL))

@@ -1,0 +1,137 @@
+package isotherm.core.duty;
+
+import isotherm.core.fluid.Air;
+import isotherm.core.heat.Engine;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+
+/**
+ * What was driven, from a log. Brake power follows from the speed trace and road load where the log has none; engine speed
+ * from the gearing where the log has none. The arrays are shared, not copied: do not change them.
+ *
+ * @param time of each row, ascending, s
+ * @param speed road speed, m/s
+ * @param rpm engine speed, 1/min; empty when not logged
+ * @param brakePower brake power, W; empty when not logged
+ * @param lapStarts times at which laps begin, s; empty when not known
+ * @param start temperatures at the first row
+ * @param weather the air on the day
+ */
+public record LogDuty(
+        double[] time,
+        double[] speed,
+        double[] rpm,
+        double[] brakePower,
+        double[] lapStarts,
+        Start start,
+        Weather weather)
+        implements Duty {
+    /** A longer pause between two rows is a gap, s. */
+    public static final double GAP = 5;
+    /** Speed is smoothed over this before it is differentiated, s: loggers round it. */
+    private static final double SMOOTHING = 1.0;
+
+    /**
+     * A stretch without rows.
+     *
+     * @param from its start, s
+     * @param to its end, s
+     */
+    public record Gap(double from, double to) {}
+
+    /** Checks that the rows can be driven. */
+    public LogDuty {
+        if (time.length < 2 || speed.length != time.length) {
+            throw new IllegalArgumentException("A log needs two rows and a speed in each");
+        }
+        if (rpm.length != 0 && rpm.length != time.length
+                || brakePower.length != 0 && brakePower.length != time.length) {
+            throw new IllegalArgumentException("Every column of a log has to be as long as its times");
+        }
+        for (int i = 1; i < time.length; i++) {
+            if (!(time[i] > time[i - 1])) {
+                throw new IllegalArgumentException("Times of a log have to rise; row " + (i + 1) + " does not");
+            }
+        }
+    }
+
+    /** @return stretches longer than {@link #GAP} without rows, over which values are joined by a straight line */
+    public List<Gap> gaps() {
+        List<Gap> gaps = new ArrayList<>();
+        for (int i = 1; i < time.length; i++) {
+            if (time[i] - time[i - 1] > GAP) {
+                gaps.add(new Gap(time[i - 1], time[i]));
+            }
+        }
+        return gaps;
+    }
+
+    @Override
+    public LogDuty withWeather(Weather newWeather) {
+        return new LogDuty(time, speed, rpm, brakePower, lapStarts, start, newWeather);
+    }
+
+    @Override
+    public DemandTrace demand(Vehicle vehicle, Engine engine) {
+        double density = Air.density(weather.ambientK(), weather.pressure());
+        double cell = DemandBuilder.CELL;
+        int n = (int) Math.floor((time[time.length - 1] - time[0]) / cell);
+        double[] v = new double[n];
+        double[] r = new double[n];
+        double[] p = new double[n];
+        for (int i = 0; i < n; i++) {
+            double t = time[0] + (i + 0.5) * cell;
+            v[i] = Math.max(0, at(speed, t));
+            double acceleration = (at(speed, t + SMOOTHING) - at(speed, t - SMOOTHING)) / (2 * SMOOTHING);
+            p[i] = brakePower.length > 0
+                    ? Math.max(0, at(brakePower, t))
+                    : Math.min(engine.power(), vehicle.brakePower(v[i], acceleration, 0, 0, 0, density));
+            r[i] = rpm.length > 0 ? Math.max(0, at(rpm, t)) : vehicle.trackRpm(v[i], engine);
+        }
+        List<DemandTrace.Phase> phases = new ArrayList<>();
+        for (int lap = 0; lap < lapStarts.length; lap++) {
+            phases.add(new DemandTrace.Phase("lap " + (lap + 1), DemandTrace.Kind.FLYER, lapStarts[lap] - time[0]));
+        }
+        return new DemandTrace(cell, v, r, p, phases);
+    }
+
+    /** A column at a time, linear between rows and level beyond them. */
+    private double at(double[] column, double t) {
+        int i = Arrays.binarySearch(time, t);
+        if (i >= 0) {
+            return column[i];
+        }
+        int after = -i - 1;
+        if (after == 0) {
+            return column[0];
+        }
+        if (after == time.length) {
+            return column[time.length - 1];
+        }
+        double f = (t - time[after - 1]) / (time[after] - time[after - 1]);
+        return column[after - 1] + f * (column[after] - column[after - 1]);
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof LogDuty log
+                && Arrays.equals(log.time, time)
+                && Arrays.equals(log.speed, speed)
+                && Arrays.equals(log.rpm, rpm)
+                && Arrays.equals(log.brakePower, brakePower)
+                && Arrays.equals(log.lapStarts, lapStarts)
+                && log.start.equals(start)
+                && log.weather.equals(weather);
+    }
+
+    @Override
+    public int hashCode() {
+        return Arrays.hashCode(time) * 31 + Arrays.hashCode(speed);
+    }
+
+    @Override
+    public String toString() {
+        return "LogDuty[" + time.length + " rows]";
+    }
+}

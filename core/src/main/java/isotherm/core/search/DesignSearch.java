@@ -1,0 +1,237 @@
+package isotherm.core.search;
+
+import isotherm.core.airflow.Airway;
+import isotherm.core.airflow.Place;
+import isotherm.core.catalogue.CorePart;
+import isotherm.core.duty.CruiseDuty;
+import isotherm.core.duty.DemandTrace;
+import isotherm.core.duty.Duty;
+import isotherm.core.duty.Weather;
+import isotherm.core.exchanger.CoreModel;
+import isotherm.core.exchanger.OilState;
+import isotherm.core.fluid.Units;
+import isotherm.core.hydraulics.CoolerLoop;
+import isotherm.core.hydraulics.Hose;
+import isotherm.core.hydraulics.OilThermostat;
+import isotherm.core.simulate.Car;
+import isotherm.core.simulate.Design;
+import isotherm.core.simulate.Session;
+import isotherm.core.simulate.Simulator;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.BooleanSupplier;
+import java.util.function.IntConsumer;
+import java.util.stream.IntStream;
+
+/**
+ * Every combination of catalogue cores, places, sealing, thermostats and hose bores within bounds, run through the duty; the
+ * ones that hold the target and that no other beats in every respect are the trade-off front.
+ */
+public final class DesignSearch {
+    private static final double WARM_UP_SPEED = 60 / 3.6;
+    private static final double WARM_UP_SECONDS = 1800;
+    private static final double WARM_ENOUGH_K = Units.kelvin(65);
+
+    private DesignSearch() {}
+
+    /**
+     * What may be chosen.
+     *
+     * @param cores catalogue cores
+     * @param places places to consider
+     * @param sealings shares of the pressure that arrives, each 0 to 1
+     * @param thermostats thermostats, an empty one for none
+     * @param bores hose bores, m
+     * @param largestWidth outside width that fits, m
+     * @param largestHeight finned height that fits, m
+     * @param shadedShare share of the face that gets no air, 0 to 1
+     * @param openingArea opening that feeds the core, m²
+     * @param hoseLength length of each of the two hoses, m
+     */
+    public record Bounds(
+            List<CorePart> cores,
+            List<Place> places,
+            List<Double> sealings,
+            List<Optional<OilThermostat>> thermostats,
+            List<Double> bores,
+            double largestWidth,
+            double largestHeight,
+            double shadedShare,
+            double openingArea,
+            double hoseLength) {}
+
+    /**
+     * One design with what it costs; smaller is better in each.
+     *
+     * @param part its core
+     * @param design the design
+     * @param peak highest oil temperature, K
+     * @param loopLoss loop pressure loss with hot oil at the highest engine speed, Pa
+     * @param coolantRise highest coolant temperature above that without a cooler, K
+     * @param warmUp time to 65 °C from a cold start on a cool day, s
+     * @param price price of the core
+     * @param mass core and its oil, kg
+     */
+    public record Candidate(
+            CorePart part,
+            Design design,
+            double peak,
+            double loopLoss,
+            double coolantRise,
+            double warmUp,
+            double price,
+            double mass) {
+        private double[] costs() {
+            return new double[] {peak, loopLoss, coolantRise, warmUp, price, mass};
+        }
+
+        /**
+         * @param other another candidate
+         * @return whether this one is nowhere worse and somewhere better
+         */
+        public boolean beats(Candidate other) {
+            double[] mine = costs();
+            double[] theirs = other.costs();
+            boolean better = false;
+            for (int i = 0; i < mine.length; i++) {
+                if (mine[i] > theirs[i]) {
+                    return false;
+                }
+                better |= mine[i] < theirs[i];
+            }
+            return better;
+        }
+    }
+
+    /**
+     * What was found.
+     *
+     * @param tried number of designs that were run
+     * @param holding number of them that hold the target
+     * @param front the trade-off front of those that hold, coolest first
+     * @param smallest the smallest core that holds, by face area; the cheapest of equals
+     * @param largest the largest core that fits, whether it holds or not; the coolest of equals
+     */
+    public record Result(
+            int tried, int holding, List<Candidate> front, Optional<Candidate> smallest, Optional<Candidate> largest) {}
+
+    /**
+     * @param car the car
+     * @param duty the duty
+     * @param bounds what may be chosen
+     * @param progress told the number of designs done so far, now and then
+     * @param cancelled asked before each design
+     * @return the designs that hold the target
+     * @throws CancellationException when it was cancelled
+     */
+    public static Result search(Car car, Duty duty, Bounds bounds, IntConsumer progress, BooleanSupplier cancelled) {
+        List<CorePart> parts = bounds.cores().stream()
+                .filter(p -> p.core().outsideWidth() <= bounds.largestWidth() + 1e-9
+                        && p.core().height() <= bounds.largestHeight() + 1e-9)
+                .toList();
+        List<Trial> trials = trials(parts, bounds);
+        DemandTrace demand = duty.demand(car.vehicle(), car.engine());
+        CruiseDuty coldRoad = new CruiseDuty(
+                WARM_UP_SPEED,
+                WARM_UP_SECONDS,
+                true,
+                new Weather(Units.kelvin(8), duty.weather().altitude()));
+        double bareCoolant = Simulator.run(car, duty, Design.NO_COOLER).peakCoolant();
+        AtomicInteger done = new AtomicInteger();
+        List<Candidate> all = IntStream.range(0, trials.size())
+                .parallel()
+                .mapToObj(i -> {
+                    if (cancelled.getAsBoolean()) {
+                        throw new CancellationException("The search was cancelled");
+                    }
+                    Candidate c = run(car, duty, demand, coldRoad, trials.get(i), bareCoolant);
+                    progress.accept(done.incrementAndGet());
+                    return c;
+                })
+                .toList();
+        List<Candidate> holding =
+                all.stream().filter(c -> c.peak() <= car.limits().targetHighK()).toList();
+        Comparator<Candidate> byFace =
+                Comparator.comparingDouble(c -> c.part().core().faceArea());
+        return new Result(
+                all.size(),
+                holding.size(),
+                front(holding),
+                holding.stream()
+                        .min(byFace.thenComparingDouble(Candidate::price).thenComparingDouble(Candidate::peak)),
+                all.stream()
+                        .max(byFace.thenComparing(
+                                Comparator.comparingDouble(Candidate::peak).reversed())));
+    }
+
+    private record Trial(CorePart part, Design design) {}
+
+    private static List<Trial> trials(List<CorePart> parts, Bounds b) {
+        List<Trial> trials = new ArrayList<>();
+        for (CorePart part : parts) {
+            for (Place place : b.places()) {
+                for (double sealing : b.sealings()) {
+                    for (Optional<OilThermostat> thermostat : b.thermostats()) {
+                        for (double bore : b.bores()) {
+                            Hose hose = new Hose(bore, b.hoseLength(), 2);
+                            trials.add(new Trial(
+                                    part,
+                                    Design.with(Design.Cooler.of(
+                                            part.core(),
+                                            Airway.at(place, b.openingArea())
+                                                    .withSealing(sealing)
+                                                    .withShade(b.shadedShare()),
+                                            new CoolerLoop(hose, hose, CoolerLoop.PLATE_HEADS, thermostat, 0)))));
+                        }
+                    }
+                }
+            }
+        }
+        return trials;
+    }
+
+    private static Candidate run(
+            Car car, Duty duty, DemandTrace demand, CruiseDuty coldRoad, Trial trial, double bareCoolant) {
+        Session s = Simulator.run(
+                car,
+                demand,
+                duty.weather(),
+                trial.design(),
+                duty.start().oilK(),
+                duty.start().coolantK());
+        Session cold = Simulator.run(car, coldRoad, trial.design());
+        Design.Cooler c = trial.design().cooler().orElseThrow();
+        OilState hot = OilState.of(car.oil(), s.peak());
+        CoreModel model = new CoreModel(c.core());
+        double loss = c.loop().pressureDrop(model, car.pump().flow(car.engine().maxRpm()) * hot.density(), hot);
+        return new Candidate(
+                trial.part(),
+                trial.design(),
+                s.peak(),
+                loss,
+                Math.max(0, s.peakCoolant() - bareCoolant),
+                cold.timeTo(WARM_ENOUGH_K),
+                trial.part().price(),
+                c.core().mass() + c.core().holdUp() * car.oil().density15());
+    }
+
+    /** Candidates that none of the others beats, coolest first. */
+    private static List<Candidate> front(List<Candidate> candidates) {
+        List<Candidate> sorted = new ArrayList<>(candidates);
+        sorted.sort(Comparator.comparingDouble(Candidate::peak));
+        List<Candidate> front = new ArrayList<>();
+        for (Candidate c : sorted) {
+            if (front.stream().noneMatch(f -> f.beats(c))) {
+                front.add(c);
+            }
+        }
+        // Of equal peak a later one may beat an earlier one.
+        return front.stream()
+                .filter(c -> front.stream().noneMatch(f -> f.beats(c)))
+                .toList();
+    }
+}

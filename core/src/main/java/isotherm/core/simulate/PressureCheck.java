@@ -1,0 +1,114 @@
+package isotherm.core.simulate;
+
+import isotherm.core.exchanger.CoreModel;
+import isotherm.core.fluid.Oil;
+import isotherm.core.fluid.Units;
+import isotherm.core.hydraulics.OilCircuit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Oil pressure against its floor where it matters: at idle, at the torque peak and at the highest speed, with hot and with
+ * cold oil; and what an empty loop or a failed joint means in seconds.
+ *
+ * @param points the six points
+ * @param primeSeconds time that an empty loop takes to fill at idle, s; 0 without a cooler
+ * @param drainSeconds time in which a failed joint at the highest speed empties the sump, s
+ * @param loopVolume oil that the loop holds, m³
+ */
+public record PressureCheck(List<Point> points, double primeSeconds, double drainSeconds, double loopVolume) {
+    /** Least gallery pressure per 1000 1/min, Pa (default). */
+    public static final double FLOOR_PER_1000_RPM = 0.7e5;
+    /** Least gallery pressure at hot idle, Pa (default). */
+    public static final double IDLE_FLOOR = 1.0e5;
+    /** Cold oil, K (default). */
+    public static final double COLD_K = Units.kelvin(20);
+    /** Speed of the torque peak over the highest speed (default). */
+    public static final double TORQUE_PEAK_SHARE = 0.6;
+
+    /**
+     * One point.
+     *
+     * @param name what it is
+     * @param rpm engine speed, 1/min
+     * @param oilK oil temperature, K
+     * @param gallery gallery pressure with the design, Pa above ambient
+     * @param bare gallery pressure without a cooler, Pa above ambient
+     * @param floor least pressure wanted, Pa above ambient
+     * @param loop pressure loss of the loop, Pa
+     * @param relief flow over the relief valve, m³/s
+     */
+    public record Point(
+            String name,
+            double rpm,
+            double oilK,
+            double gallery,
+            double bare,
+            double floor,
+            double loop,
+            double relief) {}
+
+    /**
+     * @param car the car
+     * @param design the design
+     * @param hotK hot oil, K: the peak of its duty
+     * @return the check
+     */
+    public static PressureCheck of(Car car, Design design, double hotK) {
+        Oil oil = design.oil().orElse(car.oil());
+        OilCircuit circuit = new OilCircuit(car.oil(), car.pump(), car.gauge()).with(oil);
+        Optional<CoreModel> core = design.cooler().map(c -> new CoreModel(c.core()));
+        double top = car.engine().maxRpm();
+        List<Point> points = new ArrayList<>();
+        for (boolean hot : new boolean[] {true, false}) {
+            double oilK = hot ? hotK : COLD_K;
+            String state = hot ? "hot" : "cold";
+            points.add(
+                    point(circuit, design, core, state + " idle", car.engine().idleRpm(), oilK, IDLE_FLOOR));
+            double torque = TORQUE_PEAK_SHARE * top;
+            points.add(point(
+                    circuit, design, core, state + " torque peak", torque, oilK, FLOOR_PER_1000_RPM * torque / 1000));
+            points.add(
+                    point(circuit, design, core, state + " highest speed", top, oilK, FLOOR_PER_1000_RPM * top / 1000));
+        }
+        double volume = design.cooler().map(c -> c.loop().volume(core.get())).orElse(0.0);
+        return new PressureCheck(
+                List.copyOf(points),
+                volume / car.pump().flow(car.engine().idleRpm()),
+                car.oilVolume() / car.pump().flow(top),
+                volume);
+    }
+
+    private static Point point(
+            OilCircuit circuit,
+            Design design,
+            Optional<CoreModel> core,
+            String name,
+            double rpm,
+            double oilK,
+            double floor) {
+        double lift = design.cooler()
+                .flatMap(c -> c.loop().thermostat())
+                .map(t -> t.liftWarming(oilK))
+                .orElse(1.0);
+        OilCircuit.Point with = circuit.at(rpm, oilK, design.cooler().map(Design.Cooler::loop), core, lift);
+        OilCircuit.Point bare = circuit.at(rpm, oilK, Optional.empty(), Optional.empty(), 0);
+        return new Point(
+                name,
+                rpm,
+                oilK,
+                with.galleryPressure(),
+                bare.galleryPressure(),
+                floor,
+                with.loopPressureDrop(),
+                with.reliefFlow());
+    }
+
+    /** @return the point that is furthest under its floor, if any is under it although the bare engine is not */
+    public Optional<Point> worst() {
+        return points.stream()
+                .filter(p -> p.gallery() < p.floor() && p.bare() >= p.floor())
+                .min((a, b) -> Double.compare(a.gallery() / a.floor(), b.gallery() / b.floor()));
+    }
+}

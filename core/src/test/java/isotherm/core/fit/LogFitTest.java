@@ -1,0 +1,142 @@
+package isotherm.core.fit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+import static org.assertj.core.api.Assertions.within;
+
+import isotherm.core.airflow.Place;
+import isotherm.core.duty.DemandTrace;
+import isotherm.core.duty.Duty;
+import isotherm.core.duty.LogDuty;
+import isotherm.core.heat.HeatSchool;
+import isotherm.core.simulate.Car;
+import isotherm.core.simulate.DemoCars;
+import isotherm.core.simulate.Design;
+import isotherm.core.simulate.Session;
+import isotherm.core.simulate.Simulator;
+import java.util.Arrays;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+class LogFitTest {
+    private static final Car CAR = DemoCars.car();
+
+    private record Made(LogDuty log, double[] oilK) {}
+
+    /** A log of a car whose heat and losses are not those that are assumed. */
+    private static Made made(double heat, double losses, Design design, long seed) {
+        DemandTrace d = DemoCars.session(12).demand(CAR.vehicle(), CAR.engine());
+        Car truth = CAR.withSchool(new HeatSchool.Fitted(CAR.school(), heat))
+                .withLosses(new Car.PassiveLosses(
+                        CAR.losses().still() * losses,
+                        CAR.losses().moving() * losses,
+                        CAR.losses().block() * losses,
+                        CAR.losses().metal()));
+        Session s = Simulator.run(truth, d, DemoCars.DAY, design, Duty.Start.WARM.oilK(), Duty.Start.WARM.coolantK());
+        Random random = new Random(seed);
+        int n = d.cells();
+        double[] time = new double[n];
+        double[] oil = new double[n];
+        for (int i = 0; i < n; i++) {
+            time[i] = i + 1;
+            oil[i] = s.oil()[i] + 0.5 * random.nextGaussian();
+            if (random.nextInt(50) == 0) {
+                oil[i] = Double.NaN;
+            }
+        }
+        double[] t0 = time.clone();
+        for (int i = 0; i < n; i++) {
+            t0[i] -= 0.5;
+        }
+        return new Made(
+                new LogDuty(t0, d.speed(), d.rpm(), d.brakePower(), new double[0], Duty.Start.WARM, DemoCars.DAY), oil);
+    }
+
+    private static LogFit.Estimate of(LogFit.Result r, LogFit.Parameter p) {
+        return r.estimates().stream()
+                .filter(e -> e.parameter() == p)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void theTrueFactorsLieWithinThreeStandardErrors() {
+        Made made = made(1.15, 0.9, Design.NO_COOLER, 3);
+        LogFit.Result r = LogFit.fit(CAR, Design.NO_COOLER, made.log(), made.oilK());
+        LogFit.Estimate heat = of(r, LogFit.Parameter.HEAT);
+        LogFit.Estimate losses = of(r, LogFit.Parameter.LOSSES);
+        assertThat(Math.abs(heat.factor() - 1.15)).isLessThan(3 * heat.standardError());
+        assertThat(Math.abs(losses.factor() - 0.9)).isLessThan(3 * losses.standardError());
+        assertThat(heat.standardError()).isLessThan(heat.prior());
+        assertThat(r.rms()).isLessThan(1.0);
+        assertThat(Arrays.stream(r.residuals()).average().orElseThrow()).isBetween(-0.3, 0.3);
+    }
+
+    @Test
+    void theFittedCarRepeatsTheLogAndPredictsAnotherDay() {
+        Made made = made(1.2, 1.0, Design.NO_COOLER, 5);
+        LogFit.Result r = LogFit.fit(CAR, Design.NO_COOLER, made.log(), made.oilK());
+        double before = Simulator.run(CAR, made.log(), Design.NO_COOLER).peak();
+        double after = Simulator.run(r.car(), made.log(), r.design()).peak();
+        double logged =
+                Arrays.stream(made.oilK()).filter(Double::isFinite).max().orElseThrow();
+        assertThat(Math.abs(after - logged)).isLessThan(2.0).isLessThan(Math.abs(before - logged));
+    }
+
+    @Test
+    void saysWhatItCannotTellApart() {
+        Design cooled = DemoCars.design(16, Place.GRILLE_AHEAD);
+        Made made = made(1.1, 1.0, cooled, 7);
+        LogFit.Result r = LogFit.fit(CAR, cooled, made.log(), made.oilK());
+        assertThat(r.estimates()).hasSize(5);
+        assertThat(r.words()).anySatisfy(w -> assertThat(w).containsAnyOf("cannot tell", "says little about"));
+        for (int i = 0; i < 5; i++) {
+            assertThat(r.correlation()[i][i]).isCloseTo(1, within(1e-9));
+            for (int j = 0; j < 5; j++) {
+                assertThat(r.correlation()[i][j])
+                        .isBetween(-1.0 - 1e-9, 1.0 + 1e-9)
+                        .isCloseTo(r.correlation()[j][i], within(1e-9));
+            }
+        }
+    }
+
+    @Test
+    void gapsAreBridgedAndSaid() {
+        Made made = made(1.0, 1.0, Design.NO_COOLER, 9);
+        LogDuty l = made.log();
+        int[] keep = java.util.stream.IntStream.range(0, l.time().length)
+                .filter(i -> i < 300 || i > 330)
+                .toArray();
+        LogDuty gapped = new LogDuty(
+                pick(l.time(), keep),
+                pick(l.speed(), keep),
+                pick(l.rpm(), keep),
+                pick(l.brakePower(), keep),
+                new double[0],
+                l.start(),
+                l.weather());
+        LogFit.Result r = LogFit.fit(CAR, Design.NO_COOLER, gapped, pick(made.oilK(), keep));
+        assertThat(gapped.gaps()).hasSize(1);
+        assertThat(r.words()).anySatisfy(w -> assertThat(w).contains("1 gaps"));
+        assertThat(of(r, LogFit.Parameter.HEAT).factor()).isBetween(0.9, 1.1);
+    }
+
+    private static double[] pick(double[] values, int[] rows) {
+        return Arrays.stream(rows).mapToDouble(i -> values[i]).toArray();
+    }
+
+    @Test
+    void tooShortALogIsRefusedWithTheReason() {
+        LogDuty tiny = new LogDuty(
+                new double[] {0, 30},
+                new double[] {20, 20},
+                new double[0],
+                new double[0],
+                new double[0],
+                Duty.Start.WARM,
+                DemoCars.DAY);
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> LogFit.fit(CAR, Design.NO_COOLER, tiny, new double[] {360, 361}))
+                .withMessageContaining("200 s");
+    }
+}

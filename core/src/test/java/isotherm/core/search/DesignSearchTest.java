@@ -1,0 +1,81 @@
+package isotherm.core.search;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import isotherm.core.airflow.Place;
+import isotherm.core.catalogue.CorePart;
+import isotherm.core.fluid.Units;
+import isotherm.core.hydraulics.OilThermostat;
+import isotherm.core.simulate.Car;
+import isotherm.core.simulate.DemoCars;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.junit.jupiter.api.Test;
+
+class DesignSearchTest {
+    private static final Car CAR = DemoCars.car();
+
+    private static DesignSearch.Bounds bounds(double width) {
+        return new DesignSearch.Bounds(
+                CorePart.shipped(),
+                List.of(Place.LOWER_GRILLE_AHEAD, Place.FRONT_CORNER_VENTED),
+                List.of(0.6, 0.9),
+                List.of(Optional.of(OilThermostat.opening(Units.kelvin(85))), Optional.empty()),
+                List.of(14.2e-3),
+                width,
+                0.30,
+                0.2,
+                0.03,
+                1.2);
+    }
+
+    private static DesignSearch.Result search(double width, AtomicInteger progress) {
+        return DesignSearch.search(
+                CAR, DemoCars.session(6), bounds(width), n -> progress.incrementAndGet(), () -> false);
+    }
+
+    @Test
+    void theFrontHoldsTheTargetAndNoneOfItIsBeaten() {
+        AtomicInteger progress = new AtomicInteger();
+        DesignSearch.Result r = search(0.33, progress);
+        assertThat(progress.get()).isEqualTo(r.tried());
+        assertThat(r.front()).isNotEmpty();
+        assertThat(r.holding()).isGreaterThanOrEqualTo(r.front().size());
+        for (DesignSearch.Candidate c : r.front()) {
+            assertThat(c.peak()).isLessThanOrEqualTo(CAR.limits().targetHighK());
+            assertThat(c.part().core().outsideWidth()).isLessThanOrEqualTo(0.33 + 1e-9);
+            assertThat(r.front()).noneMatch(other -> other.beats(c));
+        }
+        var smallest = r.smallest().orElseThrow();
+        assertThat(r.front())
+                .noneMatch(
+                        c -> c.part().core().faceArea() < smallest.part().core().faceArea() - 1e-9);
+        var largest = r.largest().orElseThrow();
+        assertThat(largest.part().core().faceArea())
+                .isGreaterThanOrEqualTo(smallest.part().core().faceArea());
+    }
+
+    @Test
+    void anOpeningThatFitsNothingFindsNothing() {
+        DesignSearch.Result r = search(0.10, new AtomicInteger());
+        assertThat(r.tried()).isZero();
+        assertThat(r.front()).isEmpty();
+        assertThat(r.smallest()).isEmpty();
+    }
+
+    @Test
+    void canBeCancelled() {
+        assertThatThrownBy(() -> DesignSearch.search(CAR, DemoCars.session(2), bounds(0.4), n -> {}, () -> true))
+                .isInstanceOf(CancellationException.class);
+    }
+
+    @Test
+    void theCatalogueIsInventedAndPricedByFace() {
+        assertThat(CorePart.shipped()).hasSizeGreaterThan(40).allMatch(p -> p.price() > 20);
+        assertThat(CorePart.shipped().stream().map(CorePart::number).distinct().count())
+                .isEqualTo(CorePart.shipped().size());
+    }
+}

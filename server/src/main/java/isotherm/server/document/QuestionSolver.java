@@ -1,0 +1,268 @@
+package isotherm.server.document;
+
+import static isotherm.server.document.Solver.celsius;
+import static isotherm.server.document.Solver.round;
+
+import isotherm.core.airflow.AirFlow;
+import isotherm.core.airflow.AirNetwork;
+import isotherm.core.catalogue.CorePart;
+import isotherm.core.compare.DesignMap;
+import isotherm.core.compare.SessionComparison;
+import isotherm.core.duty.DemandTrace;
+import isotherm.core.duty.LogDuty;
+import isotherm.core.exchanger.CoreModel;
+import isotherm.core.exchanger.CoreRating;
+import isotherm.core.fit.LogFit;
+import isotherm.core.fluid.Air;
+import isotherm.core.fluid.Oil;
+import isotherm.core.fluid.Units;
+import isotherm.core.hydraulics.OilThermostat;
+import isotherm.core.search.DesignSearch;
+import isotherm.core.simulate.Car;
+import isotherm.core.simulate.Design;
+import isotherm.core.simulate.PressureCheck;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import java.util.function.IntConsumer;
+import java.util.stream.IntStream;
+
+/** Answers to the questions other than a session. */
+public final class QuestionSolver {
+    /** What a logger writes where a sensor dropped out. */
+    private static final double DROPPED = -300;
+
+    private QuestionSolver() {}
+
+    /**
+     * @param q a core and one operating point
+     * @return its rating
+     */
+    public static Questions.RatingAnswer rate(Questions.RatingQuestion q) {
+        Design.Cooler c = q.design().toCore().cooler().orElseThrow();
+        CoreModel model = new CoreModel(c.core());
+        Oil oil = q.oil().toCore();
+        double pascal = Air.standardPressure(q.altitudeM());
+        double airIn = Units.kelvin(q.airInC());
+        double oilIn = Units.kelvin(q.oilInC());
+        CoreRating r = model.rate(
+                oil,
+                q.oilFlowLPerMin() / 6e4 * oil.density(oilIn),
+                oilIn,
+                q.faceSpeedMPerS() * c.core().faceArea() * Air.density(airIn, pascal),
+                airIn,
+                pascal,
+                1,
+                c.efficacy());
+        return new Questions.RatingAnswer(
+                round(r.heat() / 1e3, 3),
+                celsius(r.oilOutK()),
+                celsius(r.airOutK()),
+                celsius(r.wallK()),
+                round(r.conductance(), 1),
+                round(r.effectiveness(), 4),
+                round(r.oilPressureDrop() / 1e5, 4),
+                round(r.airPressureDrop(), 1),
+                round(r.oilReynolds(), 1),
+                round(r.airReynolds(), 1),
+                round(c.core().holdUp() * 1e3, 2),
+                round(c.core().mass(), 2),
+                round(c.core().outsideWidth() * 1e3, 0),
+                round(c.core().height() * 1e3, 0),
+                Solver.notes(r.validity()));
+    }
+
+    /**
+     * @param q a design and road speeds
+     * @return the air at each speed
+     */
+    public static List<Questions.AirAnswer> air(Questions.AirQuestion q) {
+        Design.Cooler c = q.design().toCore().cooler().orElseThrow();
+        AirNetwork network = new AirNetwork(
+                c.airway(),
+                new CoreModel(c.core()),
+                Optional.of(q.car().toCore().coolant().radiator()),
+                Units.kelvin(q.ambientC()),
+                Air.standardPressure(q.altitudeM()));
+        return q.speedsKmh().stream()
+                .map(kmh -> {
+                    AirFlow f = network.at(
+                            kmh / 3.6, Boolean.TRUE.equals(q.fanOn()), Boolean.TRUE.equals(q.radiatorFanOn()));
+                    return new Questions.AirAnswer(
+                            kmh,
+                            round(f.coreMassFlow(), 4),
+                            round(f.faceSpeed(), 2),
+                            round(f.coveredMassFlow() + f.openMassFlow(), 4),
+                            round(f.available(), 1),
+                            f.losses().stream()
+                                    .map(l -> new OutcomeDocument.Loss(l.what(), round(l.pascal(), 1)))
+                                    .toList());
+                })
+                .toList();
+    }
+
+    /**
+     * @param q a car and a design
+     * @return oil pressures, litres and seconds
+     */
+    public static Questions.CircuitAnswer circuit(Questions.CircuitQuestion q) {
+        PressureCheck check = PressureCheck.of(q.car().toCore(), q.design().toCore(), Units.kelvin(q.hotOilC()));
+        return new Questions.CircuitAnswer(
+                Solver.points(check),
+                round(check.loopVolume() * 1e3, 2),
+                round(check.primeSeconds(), 1),
+                round(check.drainSeconds(), 1));
+    }
+
+    /**
+     * @param q a case and two axes
+     * @param cancelled asked before each session
+     * @return the map
+     */
+    public static Questions.MapAnswer map(Questions.MapQuestion q, BooleanSupplier cancelled) {
+        DesignMap.Result m = DesignMap.of(
+                q.car().toCore(), q.duty().toCore(), q.design().toCore(), q.x().toCore(), q.y().toCore(), cancelled);
+        return new Questions.MapAnswer(
+                values(q.x(), m.x()), values(q.y(), m.y()), grid(m.peak()), grid(m.plateau()), grid(m.coolant()));
+    }
+
+    private static List<Double> values(Questions.AxisDocument axis, DesignMap.Scale scale) {
+        return Arrays.stream(scale.values())
+                .mapToObj(v -> round(axis.axis().outside(v), 4))
+                .toList();
+    }
+
+    private static List<List<Double>> grid(double[][] kelvin) {
+        return Arrays.stream(kelvin)
+                .map(row -> Arrays.stream(row).mapToObj(Solver::celsius).toList())
+                .toList();
+    }
+
+    /**
+     * @param q a log
+     * @return what it says about the car
+     */
+    public static Questions.FitAnswer fit(Questions.FitQuestion q) {
+        LogFit.Result r;
+        try {
+            r = LogFit.fit(q.car().toCore(), q.design().toCore(), q.duty().toLog(), oil(q.oilC()));
+        } catch (IllegalArgumentException e) {
+            throw new InvalidDocument(List.of(Problem.of("/oilC", null, e.getMessage())));
+        }
+        return new Questions.FitAnswer(
+                r.estimates().stream()
+                        .map(e -> new Questions.EstimateDocument(
+                                e.parameter(), round(e.factor(), 4), round(e.standardError(), 4), round(e.prior(), 4)))
+                        .toList(),
+                Arrays.stream(r.correlation())
+                        .map(row ->
+                                Arrays.stream(row).mapToObj(v -> round(v, 3)).toList())
+                        .toList(),
+                round(r.rms(), 3),
+                Arrays.stream(r.times()).boxed().toList(),
+                Arrays.stream(r.residuals()).mapToObj(v -> round(v, 2)).toList(),
+                r.words());
+    }
+
+    private static double[] oil(List<Double> celsius) {
+        return celsius.stream()
+                .mapToDouble(v -> v < DROPPED ? Double.NaN : Units.kelvin(v))
+                .toArray();
+    }
+
+    /**
+     * @param q two logged sessions
+     * @return how they compare
+     */
+    public static Questions.CompareAnswer compare(Questions.CompareQuestion q) {
+        Car car = q.car().toCore();
+        SessionComparison.Result r = SessionComparison.compare(
+                logged(car, q.before()), logged(car, q.after()), q.seed() == null ? 1 : q.seed());
+        return new Questions.CompareAnswer(
+                r.verdict(),
+                r.words(),
+                figure(r.riseBefore(), 0),
+                figure(r.riseAfter(), 0),
+                figure(r.plateauBefore(), Units.ZERO_CELSIUS),
+                figure(r.plateauAfter(), Units.ZERO_CELSIUS),
+                figure(r.difference(), 0));
+    }
+
+    private static SessionComparison.Logged logged(Car car, Questions.LoggedDocument d) {
+        LogDuty log = d.duty().toLog();
+        DemandTrace demand = log.demand(car.vehicle(), car.engine());
+        double[] oil = oil(d.oilC());
+        double[] heat = IntStream.range(0, demand.cells())
+                .mapToDouble(i -> car.school().oilHeat(car.engine(), demand.brakePower()[i], demand.rpm()[i]))
+                .toArray();
+        double[] atCells = new double[demand.cells()];
+        int row = 0;
+        for (int i = 0; i < atCells.length; i++) {
+            double t = log.time()[0] + (i + 1) * demand.cell();
+            while (row + 1 < log.time().length && log.time()[row + 1] <= t) {
+                row++;
+            }
+            atCells[i] = t - log.time()[row] <= LogDuty.GAP ? oil[row] : Double.NaN;
+        }
+        return new SessionComparison.Logged(demand, atCells, heat, log.weather().ambientK());
+    }
+
+    private static Questions.FigureDocument figure(SessionComparison.Figure f, double offset) {
+        return Double.isNaN(f.value())
+                ? new Questions.FigureDocument(null, null, null)
+                : new Questions.FigureDocument(
+                        round(f.value() - offset, 2), round(f.low() - offset, 2), round(f.high() - offset, 2));
+    }
+
+    /**
+     * @param q bounds of a search
+     * @param progress told the number of designs done
+     * @param cancelled asked before each design
+     * @return the designs that hold
+     */
+    public static Questions.SearchAnswer search(
+            Questions.SearchQuestion q, IntConsumer progress, BooleanSupplier cancelled) {
+        List<Optional<OilThermostat>> thermostats = new ArrayList<>();
+        q.thermostatsC().forEach(c -> thermostats.add(Optional.of(OilThermostat.opening(Units.kelvin(c)))));
+        if (q.withoutThermostat()) {
+            thermostats.add(Optional.empty());
+        }
+        DesignSearch.Result r = DesignSearch.search(
+                q.car().toCore(),
+                q.duty().toCore(),
+                new DesignSearch.Bounds(
+                        CorePart.shipped(),
+                        q.places(),
+                        q.sealingPercents().stream().map(v -> v / 100).toList(),
+                        thermostats,
+                        q.boresMm().stream().map(v -> v * 1e-3).toList(),
+                        q.largestWidthMm() * 1e-3,
+                        q.largestHeightMm() * 1e-3,
+                        q.shadedPercent() / 100,
+                        q.openingCm2() * 1e-4,
+                        q.hoseM()),
+                progress,
+                cancelled);
+        return new Questions.SearchAnswer(
+                r.tried(),
+                r.holding(),
+                r.smallest().map(QuestionSolver::candidate).orElse(null),
+                r.largest().map(QuestionSolver::candidate).orElse(null),
+                r.front().stream().map(QuestionSolver::candidate).toList());
+    }
+
+    private static Questions.CandidateDocument candidate(DesignSearch.Candidate c) {
+        return new Questions.CandidateDocument(
+                c.part().maker(),
+                c.part().number(),
+                celsius(c.peak()),
+                round(c.loopLoss() / 1e5, 3),
+                round(c.coolantRise(), 2),
+                Double.isInfinite(c.warmUp()) ? null : (Double) c.warmUp(),
+                c.price(),
+                round(c.mass(), 2),
+                DesignDocument.of(c.part().maker() + " " + c.part().number(), c.design()));
+    }
+}
