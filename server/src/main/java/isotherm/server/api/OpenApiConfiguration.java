@@ -7,6 +7,7 @@ import isotherm.server.document.CaseDocument;
 import isotherm.server.document.Missing;
 import isotherm.server.document.OutcomeDocument;
 import isotherm.server.document.Quantity;
+import isotherm.server.document.Questions;
 import isotherm.server.document.Text;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
@@ -40,6 +41,9 @@ class OpenApiConfiguration {
             Set<Class<?>> records = new HashSet<>();
             collect(CaseDocument.class, records);
             collect(OutcomeDocument.class, records);
+            for (Class<?> type : Questions.class.getDeclaredClasses()) {
+                collect(type, records);
+            }
             collect(Views.CarView.class, records);
             collect(Views.CarSummary.class, records);
             for (Class<?> type : records) {

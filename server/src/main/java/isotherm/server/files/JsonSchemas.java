@@ -16,12 +16,19 @@ import tools.jackson.databind.node.ObjectNode;
  */
 public final class JsonSchemas {
     private static final String REFERENCE = "#/components/schemas/";
-    private static final Map<String, String> PUBLISHED = Map.of(
-            "case", "CaseDocument",
-            "car", "CarDocument",
-            "duty", "DutyDocument",
-            "design", "DesignDocument",
-            "outcome", "OutcomeDocument");
+    private static final Map<String, String> PUBLISHED = Map.ofEntries(
+            Map.entry("case", "CaseDocument"),
+            Map.entry("car", "CarDocument"),
+            Map.entry("duty", "DutyDocument"),
+            Map.entry("design", "DesignDocument"),
+            Map.entry("outcome", "OutcomeDocument"),
+            Map.entry("rating", "RatingQuestion"),
+            Map.entry("air", "AirQuestion"),
+            Map.entry("circuit", "CircuitQuestion"),
+            Map.entry("map", "MapQuestion"),
+            Map.entry("fit", "FitQuestion"),
+            Map.entry("compare", "CompareQuestion"),
+            Map.entry("search", "SearchQuestion"));
 
     private JsonSchemas() {}
 

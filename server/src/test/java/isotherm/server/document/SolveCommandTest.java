@@ -66,4 +66,84 @@ class SolveCommandTest {
         assertThat(solve("solve", "/nowhere/at/all.json").err()).contains("cannot read /nowhere/at/all.json");
         assertThat(solve("solve").code()).isEqualTo(SolveCommand.BAD_INPUT);
     }
+
+    private static JsonNode ask(String kind) {
+        Run run =
+                solve("solve", kind, Examples.formats().resolve(kind + ".json").toString());
+        assertThat(run.err().lines().filter(l -> !l.contains("designs run"))).isEmpty();
+        assertThat(run.code()).isEqualTo(SolveCommand.OK);
+        return new JsonMapper().readTree(run.out());
+    }
+
+    @Test
+    void aCoreAlone() {
+        JsonNode r = ask("rating");
+        assertThat(r.get("heatKw").doubleValue()).isBetween(14.5, 16.5);
+        assertThat(r.get("oilLossBar").doubleValue()).isBetween(0.13, 0.21);
+    }
+
+    @Test
+    void theAirAloneRisesWithSpeed() {
+        double before = -1;
+        for (JsonNode at : ask("air")) {
+            assertThat(at.get("faceSpeedMPerS").doubleValue()).isGreaterThan(before);
+            before = at.get("faceSpeedMPerS").doubleValue();
+        }
+    }
+
+    @Test
+    void theCircuitAlone() {
+        JsonNode c = ask("circuit");
+        assertThat(c.get("points").size()).isEqualTo(6);
+        assertThat(c.get("primeSeconds").doubleValue()).isPositive();
+    }
+
+    @Test
+    void aMapsColumnsAreItsRowsOfTheCore() {
+        JsonNode m = ask("map");
+        assertThat(m.get("peakC").size()).isEqualTo(m.get("y").size());
+        assertThat(m.get("peakC").get(0).size()).isEqualTo(m.get("x").size());
+        assertThat(m.get("peakC").get(0).get(9).doubleValue())
+                .isLessThan(m.get("peakC").get(0).get(0).doubleValue());
+    }
+
+    @Test
+    void aFitFindsTheHeatThatTheExampleWasMadeWith() {
+        JsonNode heat = ask("fit").get("estimates").get(0);
+        assertThat(heat.get("parameter").stringValue()).isEqualTo("HEAT");
+        double off = Math.abs(heat.get("factor").doubleValue() - 1.12);
+        assertThat(off).isLessThan(2 * heat.get("standardError").doubleValue());
+    }
+
+    @Test
+    void aComparisonOfTwoDaysSeesTheCooler() {
+        JsonNode c = ask("compare");
+        assertThat(c.get("verdict").stringValue()).isEqualTo("COOLER");
+        assertThat(c.get("differenceK").get("high").doubleValue()).isNegative();
+    }
+
+    @Test
+    void aSearchMarksSmallestThatHoldsAndLargestThatFits() {
+        JsonNode s = ask("search");
+        assertThat(s.get("holding").intValue()).isPositive();
+        assertThat(s.get("smallestThatHolds").get("peakC").doubleValue()).isLessThanOrEqualTo(115);
+        assertThat(s.get("largestThatFits").get("massKg").doubleValue())
+                .isGreaterThan(s.get("smallestThatHolds").get("massKg").doubleValue() * 0.8);
+    }
+
+    @Test
+    void wrongQuestionsNameTheirFields() {
+        assertThat(solve("solve", "riddle", "x.json").err()).contains("KIND is one of");
+        String map = read("map").replace("\"from\": 7", "\"from\": 70").replace("\"SEALING_PERCENT\"", "\"ROWS\"");
+        Run run = solve(new ByteArrayInputStream(map.getBytes(StandardCharsets.UTF_8)), "solve", "map", "-");
+        assertThat(run.code()).isEqualTo(SolveCommand.BAD_INPUT);
+        assertThat(run.err()).contains("/x/from").contains("/y/axis: The two axes have to differ");
+        String fit = read("fit").replaceFirst("\"oilC\": \\[\\s*[-0-9.]+,", "\"oilC\": [");
+        Run short1 = solve(new ByteArrayInputStream(fit.getBytes(StandardCharsets.UTF_8)), "solve", "fit", "-");
+        assertThat(short1.err()).contains("/oilC: This column has");
+    }
+
+    private static String read(String kind) {
+        return Examples.read(kind);
+    }
 }
