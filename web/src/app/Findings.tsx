@@ -1,5 +1,6 @@
 import styled from 'styled-components';
 import { Button, Heading, Muted } from '../kit/kit';
+import { usePreferences } from './preferences';
 import { useBench } from './workbench';
 
 const Panel = styled.section`
@@ -12,28 +13,38 @@ const Panel = styled.section`
     padding: 0;
     display: flex;
     flex-direction: column;
-    gap: 14px;
+    gap: 9px;
   }
   & li {
     display: grid;
     grid-template-columns: 22px 1fr;
     gap: 2px 8px;
   }
-  & h3 {
+  & summary {
     font-size: 15px;
-    margin: 0;
-    font-weight: 650;
+    line-height: 1.3;
+    font-weight: 600;
+    cursor: pointer;
+    list-style: none;
+    border-radius: 3px;
+  }
+  & summary::-webkit-details-marker {
+    display: none;
+  }
+  & summary:focus-visible {
+    outline: 2px solid ${(p) => p.theme.focus};
+    outline-offset: 2px;
   }
   & p {
-    margin: 0;
-    font-size: 14px;
-    grid-column: 2;
+    margin: 2px 0 0;
+    font-size: 13.5px;
+    line-height: 1.35;
     color: ${(p) => p.theme.soft};
   }
-  & li > button {
-    grid-column: 2;
-    justify-self: start;
+  & details > button {
     margin-top: 6px;
+    text-align: left;
+    padding: 4px 12px;
   }
   & .sign {
     font-size: 15px;
@@ -50,21 +61,29 @@ const signs = {
 
 export function Findings() {
   const { outcome, changeDesign, behind } = useBench();
+  const { show } = usePreferences();
   return (
     <Panel aria-label="Findings" aria-busy={behind}>
       <Heading>Findings</Heading>
       {!outcome && <Muted>Working…</Muted>}
       <ul>
-        {outcome?.findings.map((f) => (
+        {outcome?.findings.map((f, i) => (
           <li key={f.topic}>
             <span className="sign" role="img" aria-label={signs[f.severity].word}>
               {signs[f.severity].sign}
             </span>
-            <h3>
-              {f.what}: {f.figure}
-            </h3>
-            <p>{f.why}</p>
-            {f.remedy && <Button onPress={() => f.remedy && changeDesign(f.remedy.design)}>{f.remedy.label}</Button>}
+            <details key={`${f.topic}${i === 0}`} open={i === 0}>
+              <summary>
+                {f.what}: {f.figure}
+              </summary>
+              <p>{f.why}</p>
+              {f.remedy && (
+                <>
+                  <Button onPress={() => f.remedy && changeDesign(f.remedy.design)}>{f.remedy.label}</Button>
+                  <p>Then the peak would be {show(f.remedy.peakC, 'temperature')}.</p>
+                </>
+              )}
+            </details>
           </li>
         ))}
       </ul>

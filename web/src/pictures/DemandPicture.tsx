@@ -17,6 +17,11 @@ const Frame = styled.figure`
     fill: ${(p) => p.theme.soft};
     font-variant-numeric: tabular-nums;
   }
+  & .halo {
+    paint-order: stroke;
+    stroke: ${(p) => p.theme.paper};
+    stroke-width: 5px;
+  }
   & .strong {
     fill: ${(p) => p.theme.ink};
     font-weight: 600;
@@ -75,7 +80,7 @@ export function DemandPicture({ outcome, height }: { outcome: OutcomeDocument; h
                     stroke={theme.ink}
                     strokeDasharray="6 4"
                   />
-                  <text x={width - RIGHT} y={y(figures.meanHeatKw) - 5} textAnchor="end" className="strong">
+                  <text x={width - RIGHT} y={y(figures.meanHeatKw) - 5} textAnchor="end" className="strong halo">
                     mean {show(figures.meanHeatKw, 'heat')}
                   </text>
                 </>

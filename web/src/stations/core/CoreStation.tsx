@@ -7,6 +7,7 @@ import { Button, Heading, Muted, QuantityField, Slide, Toggle } from '../../kit/
 import { CorePicture } from '../../pictures/CorePicture';
 import { TimeTrace } from '../../pictures/TimeTrace';
 import { Station } from '../Station';
+import { MapPanel } from './MapPanel';
 
 const Fields = styled.div`
   display: grid;
@@ -154,48 +155,52 @@ export function CoreStation() {
       pictures={
         outcome && (
           <>
-            <Heading>The session with this core</Heading>
-            <TimeTrace outcome={outcome} car={car} height={300} cooled />
-            {core && (
-              <Figures aria-label="Figures">
-                <div>
-                  <dt>Heat at the end</dt>
-                  <dd>{show(core.heatKw, 'heat')}</dd>
-                </div>
-                <div>
-                  <dt>Air on the face</dt>
-                  <dd>{show(core.faceSpeedMPerS, 'airSpeed')}</dd>
-                </div>
-                <div>
-                  <dt>Drop across core</dt>
-                  <dd>{show(outcome.circuit.oilC - core.oilOutC, 'temperatureDifference')}</dd>
-                </div>
-                <div>
-                  <dt>Gallery pressure</dt>
-                  <dd>{show(outcome.circuit.galleryBar, 'pressure')}</dd>
-                </div>
-                <div>
-                  <dt>Loss in the loop</dt>
-                  <dd>{show(outcome.circuit.losses.reduce((sum, l) => sum + l.pa, 0) / 1e5, 'pressure')}</dd>
-                </div>
-                <div>
-                  <dt>Added oil</dt>
-                  <dd>{show(outcome.circuit.addedOilL, 'volume')}</dd>
-                </div>
-                <div>
-                  <dt>Oil on a cold road</dt>
-                  <dd>{show(outcome.road.oilC, 'temperature')}</dd>
-                </div>
-                <div>
-                  <dt>Oil film at the peak</dt>
-                  <dd>{outcome.figures.viscosityAtPeakCst.toFixed(1)} cSt</dd>
-                </div>
-              </Figures>
-            )}
+            <MapPanel height={262} />
+            <TimeTrace outcome={outcome} car={car} height={232} cooled />
           </>
         )
       }
-      side={<Findings />}
+      side={
+        <>
+          <Findings />
+          {outcome && core && (
+            <Figures aria-label="Figures">
+              <div>
+                <dt>Heat at the end</dt>
+                <dd>{show(core.heatKw, 'heat')}</dd>
+              </div>
+              <div>
+                <dt>Air on the face</dt>
+                <dd>{show(core.faceSpeedMPerS, 'airSpeed')}</dd>
+              </div>
+              <div>
+                <dt>Drop across core</dt>
+                <dd>{show(outcome.circuit.oilC - core.oilOutC, 'temperatureDifference')}</dd>
+              </div>
+              <div>
+                <dt>Gallery pressure</dt>
+                <dd>{show(outcome.circuit.galleryBar, 'pressure')}</dd>
+              </div>
+              <div>
+                <dt>Loss in the loop</dt>
+                <dd>{show(outcome.circuit.losses.reduce((sum, l) => sum + l.pa, 0) / 1e5, 'pressure')}</dd>
+              </div>
+              <div>
+                <dt>Added oil</dt>
+                <dd>{show(outcome.circuit.addedOilL, 'volume')}</dd>
+              </div>
+              <div>
+                <dt>Oil on a cold road</dt>
+                <dd>{show(outcome.road.oilC, 'temperature')}</dd>
+              </div>
+              <div>
+                <dt>Oil film at the peak</dt>
+                <dd>{outcome.figures.viscosityAtPeakCst.toFixed(1)} cSt</dd>
+              </div>
+            </Figures>
+          )}
+        </>
+      }
     />
   );
 }

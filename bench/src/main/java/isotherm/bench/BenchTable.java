@@ -26,6 +26,8 @@ public final class BenchTable {
         }
         System.err.println("Measuring; this takes some minutes.");
         Collection<RunResult> results = new Runner(options.build()).run();
+        double fixed = Double.NaN;
+        double adaptive = Double.NaN;
         System.out.println("| what | time | ± 99.9 % |");
         System.out.println("|---|---|---|");
         for (RunResult r : results) {
@@ -36,10 +38,27 @@ public final class BenchTable {
                     name.substring(name.lastIndexOf('.') + 1),
                     time(r.getPrimaryResult().getScore()),
                     time(r.getPrimaryResult().getScoreError()));
+            if (name.endsWith("session25Minutes")) {
+                fixed = r.getPrimaryResult().getScore();
+            }
+            if (name.endsWith("session25MinutesAdaptive")) {
+                adaptive = r.getPrimaryResult().getScore();
+            }
         }
+        System.out.printf(
+                Locale.ROOT,
+                "%nThe adaptive reference takes %.0f times as long; the largest difference in oil temperature is %.4f K.%n",
+                adaptive / fixed,
+                AdaptiveReference.largestDifference());
     }
 
     private static String time(double microseconds) {
+        if (Double.isNaN(microseconds)) {
+            return "–";
+        }
+        if (microseconds >= 1e6) {
+            return String.format(Locale.ROOT, "%.2f s", microseconds / 1e6);
+        }
         return microseconds < 1000
                 ? String.format(Locale.ROOT, "%.1f µs", microseconds)
                 : String.format(Locale.ROOT, "%.2f ms", microseconds / 1000);

@@ -3,12 +3,18 @@ package isotherm.bench;
 import isotherm.core.airflow.Airway;
 import isotherm.core.airflow.Place;
 import isotherm.core.airflow.Radiator;
+import isotherm.core.catalogue.CorePart;
+import isotherm.core.compare.DesignMap;
+import isotherm.core.duty.DemandTrace;
+import isotherm.core.duty.Duty;
+import isotherm.core.duty.LogDuty;
 import isotherm.core.duty.TrackDuty;
 import isotherm.core.duty.Vehicle;
 import isotherm.core.duty.Weather;
 import isotherm.core.exchanger.Core;
 import isotherm.core.exchanger.CoreModel;
 import isotherm.core.exchanger.CoreRating;
+import isotherm.core.fit.LogFit;
 import isotherm.core.fluid.Oil;
 import isotherm.core.fluid.Units;
 import isotherm.core.heat.Aspiration;
@@ -19,6 +25,7 @@ import isotherm.core.hydraulics.GaugePoint;
 import isotherm.core.hydraulics.Hose;
 import isotherm.core.hydraulics.OilPump;
 import isotherm.core.hydraulics.OilThermostat;
+import isotherm.core.search.DesignSearch;
 import isotherm.core.simulate.Car;
 import isotherm.core.simulate.Coolant;
 import isotherm.core.simulate.Design;
@@ -50,16 +57,37 @@ public class CoreBenchmarks {
 
     private final Car car = car();
     private final Design design = design();
-    private final TrackDuty session = new TrackDuty(
-            List.of(
-                    new TrackDuty.Stretch(600, 25, 54),
-                    new TrackDuty.Stretch(120, 54, 24),
-                    new TrackDuty.Stretch(250, 24, 24),
-                    new TrackDuty.Stretch(380, 24, 46),
-                    new TrackDuty.Stretch(100, 46, 25)),
-            new TrackDuty.Plan(1, 32, 1, 0, 1),
-            DAY);
+    private final TrackDuty session = session();
     private final CoreModel model = new CoreModel(Core.stackedPlate(19, 0.28, 0.05));
+
+    private final LogDuty log;
+    private final double[] logged;
+
+    /** Makes the log that is fitted: the session without a cooler and a tenth more heat, at 10 Hz. */
+    public CoreBenchmarks() {
+        DemandTrace d = session.demand(car.vehicle(), car.engine());
+        Session s = Simulator.run(
+                car.withSchool(new HeatSchool.Fitted(car.school(), 1.1)),
+                d,
+                DAY,
+                Design.NO_COOLER,
+                Duty.Start.WARM.oilK(),
+                Duty.Start.WARM.coolantK());
+        int n = d.cells() * 10;
+        double[] time = new double[n];
+        double[] speed = new double[n];
+        double[] rpm = new double[n];
+        double[] power = new double[n];
+        logged = new double[n];
+        for (int i = 0; i < n; i++) {
+            time[i] = 0.1 * i;
+            speed[i] = d.speed()[i / 10];
+            rpm[i] = d.rpm()[i / 10];
+            power[i] = d.brakePower()[i / 10];
+            logged[i] = s.oil()[i / 10];
+        }
+        log = new LogDuty(time, speed, rpm, power, new double[0], Duty.Start.WARM, DAY);
+    }
 
     static Car car() {
         return new Car(
@@ -76,6 +104,18 @@ public class CoreBenchmarks {
                 OptionalDouble.empty(),
                 Car.SensorPlace.SUMP,
                 new Car.Limits(Units.kelvin(90), Units.kelvin(115), Units.kelvin(130)));
+    }
+
+    static TrackDuty session() {
+        return new TrackDuty(
+                List.of(
+                        new TrackDuty.Stretch(600, 25, 54),
+                        new TrackDuty.Stretch(120, 54, 24),
+                        new TrackDuty.Stretch(250, 24, 24),
+                        new TrackDuty.Stretch(380, 24, 46),
+                        new TrackDuty.Stretch(100, 46, 25)),
+                new TrackDuty.Plan(1, 31, 1, 0, 1),
+                DAY);
     }
 
     static Design design() {
@@ -97,5 +137,59 @@ public class CoreBenchmarks {
     @Benchmark
     public Session session25Minutes() {
         return Simulator.run(car, session, design);
+    }
+
+    /** @return a map of 24 × 24 whole sessions on all processors */
+    @Benchmark
+    public DesignMap.Result map24By24() {
+        return DesignMap.of(
+                car,
+                session,
+                design,
+                DesignMap.Scale.even(DesignMap.Axis.ROWS, 7, 34, 24),
+                DesignMap.Scale.even(DesignMap.Axis.SEALING, 0.3, 0.95, 24),
+                () -> false);
+    }
+
+    /** @return the same session by an adaptive integrator on the same right-hand side */
+    @Benchmark
+    public double[] session25MinutesAdaptive() {
+        return AdaptiveReference.oil(car, session, design);
+    }
+
+    /** @return a search through some 10 000 designs on all processors */
+    @Benchmark
+    @BenchmarkMode(Mode.SingleShotTime)
+    @Warmup(iterations = 0)
+    @Measurement(iterations = 2)
+    public DesignSearch.Result search10000Designs() {
+        List<Double> sealings = List.of(0.5, 0.6, 0.7, 0.8, 0.85, 0.9, 0.95);
+        return DesignSearch.search(
+                car,
+                session,
+                new DesignSearch.Bounds(
+                        CorePart.shipped(),
+                        List.of(Place.values()),
+                        sealings,
+                        List.of(
+                                Optional.of(OilThermostat.opening(Units.kelvin(85))),
+                                Optional.of(OilThermostat.opening(Units.kelvin(90)))),
+                        List.of(14.2e-3, 17.5e-3),
+                        0.40,
+                        0.30,
+                        0.2,
+                        0.03,
+                        1.2),
+                done -> {},
+                () -> false);
+    }
+
+    /** @return a fit of a 25-minute log at 10 Hz */
+    @Benchmark
+    @BenchmarkMode(Mode.SingleShotTime)
+    @Warmup(iterations = 2)
+    @Measurement(iterations = 5)
+    public LogFit.Result fit25MinutesAt10Hertz() {
+        return LogFit.fit(car, Design.NO_COOLER, log, logged);
     }
 }

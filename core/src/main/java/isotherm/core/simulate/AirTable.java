@@ -20,7 +20,7 @@ final class AirTable {
     static final int COVERED = 2;
     static final int OPEN = 3;
 
-    private static final int NODES = 24;
+    private static final int NODES = 18;
     /** Usual rise of the air through a core, K, for its properties. */
     private static final double TYPICAL_RISE = 50;
 

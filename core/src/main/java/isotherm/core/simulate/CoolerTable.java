@@ -14,7 +14,7 @@ final class CoolerTable {
     /** The conductance grows about with the root of the flow, so the grid is even in that root. */
     private static final double LARGEST_FLOW = 3;
 
-    private static final int FLOWS = 24;
+    private static final int FLOWS = 18;
     private static final double FLOW_STEP = Math.sqrt(LARGEST_FLOW) / (FLOWS - 1);
     private static final double LOW_K = 233.15;
     private static final double STEP = 10;

@@ -204,9 +204,8 @@ public final class Questions {
                     problems.add(new Problem(
                             path + (v == from ? "/from" : "/to"),
                             DocumentReader.number(v),
-                            DocumentReader.number(v) + " " + axis.unit + " is outside "
-                                    + DocumentReader.number(axis.low) + " to " + DocumentReader.number(axis.high) + " "
-                                    + axis.unit,
+                            axis.words(v) + " is outside " + DocumentReader.number(axis.low) + " to "
+                                    + axis.words(axis.high),
                             axis.low,
                             axis.high,
                             axis.unit));
@@ -260,6 +259,10 @@ public final class Questions {
             this.high = high;
             this.factor = factor;
             this.offset = offset;
+        }
+
+        private String words(double value) {
+            return unit.isEmpty() ? DocumentReader.number(value) : DocumentReader.number(value) + " " + unit;
         }
 
         double inside(double value) {
