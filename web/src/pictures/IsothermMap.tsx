@@ -99,6 +99,8 @@ export function IsothermMap({ map, x, y, car, interval, peakC, height, onMove }:
       snap(sy.invert(e.clientY - box.top - TOP), y, y0, y1),
     );
   };
+  const clearOfHandle = ([px, py]: readonly [number, number]) =>
+    Math.abs(px - sx(x.value)) > 70 || Math.abs(py - sy(y.value)) > 24;
   const keys = (e: KeyboardEvent) => {
     const moves: Record<string, readonly [number, number]> = {
       ArrowLeft: [-1, 0],
@@ -154,7 +156,7 @@ export function IsothermMap({ map, x, y, car, interval, peakC, height, onMove }:
           </g>
           <rect width={w} height={h} fill="none" stroke={theme.line} />
           {lines
-            .filter((c) => c.level % 10 === 0 && c.label)
+            .filter((c) => c.level % 10 === 0 && c.label && clearOfHandle(c.label))
             .map((c) => (
               <text key={c.level} x={c.label?.[0]} y={(c.label?.[1] ?? 0) + 4} textAnchor="middle" className="halo">
                 {show(c.level, 'temperature')}
@@ -165,6 +167,12 @@ export function IsothermMap({ map, x, y, car, interval, peakC, height, onMove }:
               – – limit {show(limitC, 'temperature')}
             </text>
           )}
+          <text x={w} y={h + 31} textAnchor="end" className="strong">
+            {x.label} →
+          </text>
+          <text x={-LEFT + 4} y={h + 31} className="strong">
+            ↑ {y.label}
+          </text>
           {sx.ticks(6).map((v) => (
             <text key={v} x={sx(v)} y={h + 15} textAnchor="middle">
               {axisTick(v, x, units)}

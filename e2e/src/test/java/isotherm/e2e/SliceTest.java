@@ -141,6 +141,57 @@ class SliceTest {
         assertThat(field("Rows")).hasValue(String.valueOf(rows - 1));
     }
 
+    private Locator mapHandle() {
+        return page.getByRole(
+                AriaRole.SLIDER, new Page.GetByRoleOptions().setName(Pattern.compile("^Rows and Sealing")));
+    }
+
+    @Test
+    void theHandleOnTheMapMovesTheDesignByKeysAndByPointer() {
+        open("Aldane Corvid", design);
+        station("Core");
+        assertThat(mapHandle()).isVisible();
+        mapHandle().focus();
+        for (int i = 0; i < 3; i++) {
+            page.keyboard().press("ArrowRight");
+        }
+        page.keyboard().press("ArrowUp");
+        assertThat(field("Rows")).hasValue("13");
+        assertThat(field("Sealing")).hasValue("61");
+        var box = mapHandle().boundingBox();
+        page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
+        page.mouse().down();
+        page.mouse().move(box.x + 160, box.y - 60, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(10));
+        page.mouse().up();
+        assertThat(field("Rows")).not().hasValue("13");
+        int rows = Integer.parseInt(field("Rows").inputValue());
+        int sealing = Integer.parseInt(field("Sealing").inputValue());
+        assertThat(rows).isBetween(16, 34);
+        assertThat(sealing).isBetween(65, 95);
+        String json = Examples.read("corvid")
+                .replace("\"rows\": 10", "\"rows\": " + rows)
+                .replace("\"sealingPercent\": 60", "\"sealingPercent\": " + sealing);
+        double peak = Solver.solve(DocumentReader.read(json, CaseDocument.class))
+                .figures()
+                .peakC();
+        assertThat(ruleMark("Peak")).hasAccessibleName(celsius("^Peak", peak));
+    }
+
+    @Test
+    void theCorvidIsMendedByTheRemedyOfItsFinding() {
+        open("Aldane Corvid", design);
+        station("Core");
+        var remedy = corvid(10).findings().get(0).remedy();
+        assertThat(findings()).containsText("The oil gets hotter than its limit");
+        findings()
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(remedy.label()))
+                .click();
+        assertThat(ruleMark("Peak")).hasAccessibleName(celsius("^Peak", remedy.peakC()));
+        assertThat(findings()).not().containsText("The oil gets hotter than its limit");
+        assertThat(field("Rows"))
+                .hasValue(String.valueOf(remedy.design().cooler().rows()));
+    }
+
     @Test
     void aWrongEntrySaysItsRangeAndLosesNothing() {
         open("Aldane Corvid", design);
@@ -199,6 +250,9 @@ class SliceTest {
         for (String station : new String[] {"Duty", "Core"}) {
             station(station);
             assertThat(ruleMark("Peak")).isVisible();
+            if (station.equals("Core")) {
+                assertThat(mapHandle()).isVisible();
+            }
             assertThat(new AxeBuilder(page).analyze().getViolations())
                     .as(station + " on " + theme + " paper")
                     .isEmpty();

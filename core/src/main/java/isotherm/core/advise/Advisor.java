@@ -148,21 +148,19 @@ public final class Advisor {
         a.design().cooler().ifPresent(this::fan);
     }
 
-    /** What brings the peak into the band with the least change: an air path first, then rows, then both. */
+    /** What brings the peak into the band with the least change: an air path first, then rows on top of it. */
     private Optional<Finding.Remedy> cooler(Design.Cooler c) {
         List<Finding.Remedy> tried = new ArrayList<>();
-        Design sealed = a.design();
         if (c.airway().sealing() < SEALED && c.airway().measured().isEmpty()) {
-            sealed = a.design().withAirway(c.airway().withSealing(SEALED));
+            Design sealed = a.design().withAirway(c.airway().withSealing(SEALED));
             tried.add(remedy("Seal the opening with a shroud and foam", sealed));
-        }
-        if (tried.isEmpty() || tried.get(0).peakK() > target()) {
-            rows(a.design(), c.core()).ifPresent(tried::add);
-            if (sealed != a.design()) {
+            if (tried.get(0).peakK() > target()) {
                 rows(sealed, c.core())
                         .map(r -> new Finding.Remedy("Seal the opening and " + lower(r.label()), r.design(), r.peakK()))
                         .ifPresent(tried::add);
             }
+        } else {
+            rows(a.design(), c.core()).ifPresent(tried::add);
         }
         return tried.stream().filter(r -> r.peakK() <= target()).findFirst().or(() -> tried.stream()
                 .min(Comparator.comparingDouble(Finding.Remedy::peakK)));
