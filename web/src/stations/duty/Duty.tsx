@@ -3,7 +3,7 @@ import { range } from '../../api/client';
 import { usePreferences } from '../../app/preferences';
 import { useBench } from '../../app/workbench';
 import { Findings } from '../../app/Findings';
-import { Heading, Muted, Pick, QuantityField } from '../../kit/kit';
+import { Heading, Pick, QuantityField } from '../../kit/kit';
 import { DemandPicture } from '../../pictures/DemandPicture';
 import { Station } from '../Station';
 
@@ -13,6 +13,40 @@ const Fields = styled.div`
   gap: 10px 12px;
   align-items: start;
 `;
+
+const Table = styled.table`
+  border-collapse: collapse;
+  width: 100%;
+  font-size: 14px;
+  font-variant-numeric: tabular-nums;
+  & th {
+    text-align: left;
+    font-weight: 400;
+  }
+  & thead th {
+    color: ${(p) => p.theme.soft};
+    font-size: 13px;
+  }
+  & td,
+  & thead th:not(:first-child) {
+    text-align: right;
+  }
+  & tr > * {
+    padding: 5px 0 5px 10px;
+    border-bottom: 1px solid ${(p) => p.theme.faint};
+  }
+  & tr > :first-child {
+    padding-left: 0;
+  }
+  & tr[aria-current='true'] {
+    font-weight: 600;
+  }
+  & tr[aria-current='true'] th {
+    font-weight: 600;
+  }
+`;
+
+const schoolNames = { SHARE_OF_POWER: 'Heat as a share of power', FRICTION: 'Heat from friction' } as const;
 
 const GRADES = ['0W-20', '5W-30', '5W-40', '10W-40', '10W-60', '15W-40', '20W-50'];
 
@@ -80,6 +114,14 @@ export function Duty() {
               ]}
               onChange={(school) => changeCar({ ...car, heat: { ...car.heat, school } })}
             />
+            <QuantityField
+              label="Planned power"
+              quantity="power"
+              value={car.engine.plannedPowerKw ?? car.engine.powerKw}
+              step={5}
+              {...range('EngineDocument', 'plannedPowerKw')}
+              onChange={(plannedPowerKw) => changeCar({ ...car, engine: { ...car.engine, plannedPowerKw } })}
+            />
             {car.heat.school === 'SHARE_OF_POWER' && car.heat.sharePercent !== undefined && (
               <QuantityField
                 label="Share into the oil"
@@ -97,12 +139,44 @@ export function Duty() {
         outcome && (
           <>
             <Heading>What the duty asks</Heading>
-            <DemandPicture outcome={outcome} height={330} />
-            <Muted>
-              Without a cooler the oil would peak at {show(outcome.bare.peakC, 'temperature')} on this duty and level
-              out near {show(outcome.bare.plateauC, 'temperature')}; its limit is{' '}
-              {show(car.limits.limitC, 'temperature')}.
-            </Muted>
+            <DemandPicture outcome={outcome} height={290} />
+            <Table>
+              <thead>
+                <tr>
+                  <th scope="col">With this design</th>
+                  <th scope="col">Heat</th>
+                  <th scope="col">Plateau</th>
+                  <th scope="col">Peak</th>
+                </tr>
+              </thead>
+              <tbody>
+                {outcome.schools.map((s) => (
+                  <tr key={s.school} aria-current={s.school === car.heat.school}>
+                    <th scope="row">
+                      {schoolNames[s.school]}
+                      {s.school === car.heat.school ? ', chosen' : ''}
+                    </th>
+                    <td>{show(s.meanHeatKw, 'heat')}</td>
+                    <td>{show(s.plateauC, 'temperature')}</td>
+                    <td>{show(s.peakC, 'temperature')}</td>
+                  </tr>
+                ))}
+                {outcome.planned && (
+                  <tr>
+                    <th scope="row">With {show(car.engine.plannedPowerKw ?? 0, 'power')} as planned</th>
+                    <td />
+                    <td>{show(outcome.planned.plateauC, 'temperature')}</td>
+                    <td>{show(outcome.planned.peakC, 'temperature')}</td>
+                  </tr>
+                )}
+                <tr>
+                  <th scope="row">Without a cooler</th>
+                  <td />
+                  <td>{show(outcome.bare.plateauC, 'temperature')}</td>
+                  <td>{show(outcome.bare.peakC, 'temperature')}</td>
+                </tr>
+              </tbody>
+            </Table>
           </>
         )
       }

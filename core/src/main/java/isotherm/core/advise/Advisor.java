@@ -55,6 +55,8 @@ public final class Advisor {
     private static final double CLEARED = 0.1;
     /** A thermostat should open at least this far under the target's upper edge, K. */
     private static final double THERMOSTAT_ROOM = 15;
+    /** A better air path that brings less than this is not worth a word, K. */
+    private static final double WORTH_SAYING = 1.0;
     /** Rows are sated when a quarter more brings less than this, K. */
     private static final double SATED = 1.0;
 
@@ -299,7 +301,9 @@ public final class Advisor {
                     Severity.NOTE,
                     Topic.NO_THERMOSTAT,
                     "Oil goes through the core at all times",
-                    say("%.0f s to 65 °C", a.road().timeTo(Units.kelvin(65))),
+                    Double.isFinite(a.road().timeTo(Units.kelvin(65)))
+                            ? say("%.0f min to 65 °C", a.road().timeTo(Units.kelvin(65)) / 60)
+                            : "never 65 °C on a cold road",
                     "Right for a car that is always flat out: one part fewer to fail. A car that sees the road warms up"
                             + " slower and over-cools without a thermostat.",
                     remedy);

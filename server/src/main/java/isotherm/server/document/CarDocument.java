@@ -65,7 +65,9 @@ public record CarDocument(
             @Text("which school") School school,
             @Missing("the usual share for the engine's kind")
                     @Quantity(value = "share of brake power that goes into the oil", min = 0, max = 30, unit = "%")
-                    Double sharePercent) {}
+                    Double sharePercent,
+            @Missing("1, no log yet") @Quantity(value = "factor on that heat from a fitted log", min = 0.2, max = 5)
+                    Double fittedFactor) {}
 
     /** The schools of estimating heat into the oil. */
     public enum School {
@@ -189,6 +191,24 @@ public record CarDocument(
         }
     }
 
+    /**
+     * @param which a school
+     * @return it for this car, with the factor of a fitted log
+     */
+    HeatSchool school(School which) {
+        HeatSchool base =
+                switch (which) {
+                    case SHARE_OF_POWER ->
+                        new HeatSchool.ShareOfPower(
+                                heat.sharePercent() == null
+                                        ? engine.aspiration().oilShare()
+                                        : heat.sharePercent() / 100);
+                    case FRICTION -> new HeatSchool.Friction(HeatSchool.Friction.FRICTION_SHARE);
+                };
+        boolean fitted = which == heat.school() && heat.fittedFactor() != null;
+        return fitted ? new HeatSchool.Fitted(base, heat.fittedFactor()) : base;
+    }
+
     /** @return the car for {@code core} */
     public Car toCore() {
         var e = new isotherm.core.heat.Engine(
@@ -199,15 +219,7 @@ public record CarDocument(
                 engine.idleRpm(),
                 engine.pistonJets(),
                 engine.boostBar() * 1e5);
-        HeatSchool school =
-                switch (heat.school()) {
-                    case SHARE_OF_POWER ->
-                        new HeatSchool.ShareOfPower(
-                                heat.sharePercent() == null
-                                        ? engine.aspiration().oilShare()
-                                        : heat.sharePercent() / 100);
-                    case FRICTION -> new HeatSchool.Friction(HeatSchool.Friction.FRICTION_SHARE);
-                };
+        HeatSchool school = school(heat.school());
         RadiatorDocument r = coolant.radiator();
         Radiator radiator = new Radiator(
                 r.widthMm() * r.heightMm() * 1e-6,

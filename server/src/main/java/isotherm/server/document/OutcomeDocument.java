@@ -8,6 +8,8 @@ import java.util.List;
  *
  * @param figures figures of merit of the session
  * @param bare the same duty without a cooler
+ * @param schools the same duty and design under each way of estimating the heat
+ * @param planned the same duty and design with the planned power
  * @param road a cold start and 45 minutes at 80 km/h on an 8 °C day
  * @param interval how sure the figures are, when samples were asked for
  * @param balance where the heat went
@@ -19,6 +21,8 @@ import java.util.List;
 public record OutcomeDocument(
         Figures figures,
         Bare bare,
+        List<SchoolFigures> schools,
+        @Missing("no power planned above today's") Bare planned,
         Road road,
         @Missing("no samples asked for") Interval interval,
         Balance balance,
@@ -56,7 +60,17 @@ public record OutcomeDocument(
             double lowestPressureBar) {}
 
     /**
-     * The same duty without a cooler.
+     * One way of estimating the heat, on this duty and design.
+     *
+     * @param school the school; a fitted factor counts for the car's own
+     * @param meanHeatKw mean heat into the oil
+     * @param peakC highest oil temperature
+     * @param plateauC plateau
+     */
+    public record SchoolFigures(CarDocument.School school, double meanHeatKw, double peakC, double plateauC) {}
+
+    /**
+     * The same duty without a cooler, or with another power.
      *
      * @param peakC highest oil temperature
      * @param plateauC mean over the last third of the time under load

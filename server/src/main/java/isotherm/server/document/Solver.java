@@ -16,7 +16,9 @@ import isotherm.core.simulate.Design;
 import isotherm.core.simulate.Prediction;
 import isotherm.core.simulate.PressureCheck;
 import isotherm.core.simulate.Session;
+import isotherm.core.simulate.Simulator;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -58,10 +60,9 @@ public final class Solver {
                         round(s.meanHeat() / 1e3, 2),
                         round(oil.kinematicViscosity(s.peak()) * 1e6, 2),
                         round(lowest(s.pressure()) / 1e5, 2)),
-                new OutcomeDocument.Bare(
-                        celsius(a.bare().peak()),
-                        celsius(a.bare().plateau()),
-                        celsius(a.bare().peakCoolant())),
+                bare(a.bare()),
+                schools(asked, a),
+                a.planned().map(Solver::bare).orElse(null),
                 new OutcomeDocument.Road(
                         celsius(a.roadOil()),
                         finite(a.road().timeTo(Units.kelvin(65))),
@@ -72,6 +73,22 @@ public final class Solver {
                 circuit(a, oil, last),
                 traces(car, s),
                 findings(a, asked.design().name()));
+    }
+
+    private static OutcomeDocument.Bare bare(Session s) {
+        return new OutcomeDocument.Bare(celsius(s.peak()), celsius(s.plateau()), celsius(s.peakCoolant()));
+    }
+
+    private static List<OutcomeDocument.SchoolFigures> schools(CaseDocument asked, Assessment a) {
+        return Arrays.stream(CarDocument.School.values())
+                .map(school -> {
+                    Session s = school == asked.car().heat().school()
+                            ? a.session()
+                            : Simulator.run(a.car().withSchool(asked.car().school(school)), a.duty(), a.design());
+                    return new OutcomeDocument.SchoolFigures(
+                            school, round(s.meanHeat() / 1e3, 2), celsius(s.peak()), celsius(s.plateau()));
+                })
+                .toList();
     }
 
     /**
