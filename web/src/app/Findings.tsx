@@ -59,15 +59,20 @@ const signs = {
   GOOD: { sign: '✓', word: 'Good' },
 } as const;
 
-export function Findings() {
+/** All findings, those of the station at hand first. */
+export function Findings({ station }: { station?: 'DUTY' | 'CORE' | 'PLACE' | 'PLUMB' }) {
   const { outcome, changeDesign, behind } = useBench();
   const { show } = usePreferences();
+  const all = outcome?.findings ?? [];
+  const ordered = station
+    ? [...all.filter((f) => f.station === station), ...all.filter((f) => f.station !== station)]
+    : all;
   return (
     <Panel aria-label="Findings" aria-busy={behind}>
       <Heading>Findings</Heading>
       {!outcome && <Muted>Working…</Muted>}
       <ul>
-        {outcome?.findings.map((f, i) => (
+        {ordered.map((f, i) => (
           <li key={f.topic}>
             <span className="sign" role="img" aria-label={signs[f.severity].word}>
               {signs[f.severity].sign}

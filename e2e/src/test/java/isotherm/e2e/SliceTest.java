@@ -10,6 +10,7 @@ import com.microsoft.playwright.options.AriaRole;
 import isotherm.server.document.CaseDocument;
 import isotherm.server.document.DocumentReader;
 import isotherm.server.document.OutcomeDocument;
+import isotherm.server.document.QuestionSolver;
 import isotherm.server.document.Solver;
 import isotherm.server.testing.Examples;
 import java.util.Locale;
@@ -78,7 +79,7 @@ class SliceTest {
         String shown = Stream.of(Math.floor(value * 10) / 10, Math.ceil(value * 10) / 10)
                 .map(v -> String.format(Locale.ROOT, "%.1f", v).replace(".", "\\."))
                 .collect(Collectors.joining("|"));
-        return Pattern.compile(prefix + " (" + Math.round(value) + "|" + shown + ") °C");
+        return Pattern.compile(prefix + (prefix.isEmpty() ? "(" : " (") + Math.round(value) + "|" + shown + ") °C");
     }
 
     @Test
@@ -141,6 +142,13 @@ class SliceTest {
         assertThat(field("Rows")).hasValue(String.valueOf(rows - 1));
     }
 
+    private void toggle(String label) {
+        page.getByRole(
+                        AriaRole.SWITCH,
+                        new Page.GetByRoleOptions().setName(label).setExact(true))
+                .press("Space");
+    }
+
     private Locator mapHandle() {
         return page.getByRole(
                 AriaRole.SLIDER, new Page.GetByRoleOptions().setName(Pattern.compile("^Rows and Sealing")));
@@ -190,6 +198,56 @@ class SliceTest {
         assertThat(findings()).not().containsText("The oil gets hotter than its limit");
         assertThat(field("Rows"))
                 .hasValue(String.valueOf(remedy.design().cooler().rows()));
+    }
+
+    @Test
+    void theHaulerIsSavedByAFanOrByAnotherPlace() {
+        String under = Garage.copyOfTheFirstDesign("Brackwater Hauler", "hauler");
+        CaseDocument asked = DocumentReader.read(Examples.read("hauler"), CaseDocument.class);
+        OutcomeDocument before = Solver.solve(asked);
+        open("Brackwater Hauler", under);
+        station("Place");
+        assertThat(findings()).containsText("The oil leaves its target band");
+        toggle("Fan");
+        assertThat(findings()).not().containsText("The oil leaves its target band");
+        assertThat(field("Fan on at")).hasValue("98");
+        toggle("Fan");
+        assertThat(ruleMark("Peak"))
+                .hasAccessibleName(celsius("^Peak", before.figures().peakC()));
+
+        var ahead = QuestionSolver.places(asked).get(0);
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions()
+                                .setName("Grille, ahead of radiator")
+                                .setExact(true))
+                .click();
+        assertThat(ruleMark("Peak")).hasAccessibleName(celsius("^Peak", ahead.peakC()));
+        assertThat(findings()).not().containsText("The oil leaves its target band");
+        assertThat(page.getByRole(AriaRole.STATUS)).hasText("Saved");
+        page.reload();
+        assertThat(ruleMark("Peak")).hasAccessibleName(celsius("^Peak", ahead.peakC()));
+    }
+
+    @Test
+    void bothWaysOfEstimatingTheHeatStandOnTheDutyStation() {
+        open("Aldane Corvid", design);
+        OutcomeDocument outcome = corvid(10);
+        for (var school : outcome.schools()) {
+            assertThat(page.getByRole(
+                            AriaRole.ROW,
+                            new Page.GetByRoleOptions()
+                                    .setName(Pattern.compile(
+                                            school.school().name().equals("FRICTION")
+                                                    ? "Heat from friction"
+                                                    : "Heat as a share of power"))))
+                    .containsText(celsius("", school.peakC()));
+        }
+        choose("Heat by", "Friction");
+        assertThat(ruleMark("Peak"))
+                .hasAccessibleName(celsius("^Peak", outcome.schools().get(1).peakC()));
+        choose("Heat by", "Share of power");
+        assertThat(page.getByRole(AriaRole.STATUS)).hasText("Saved");
     }
 
     @Test
@@ -247,7 +305,7 @@ class SliceTest {
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Dark paper"))
                     .click();
         }
-        for (String station : new String[] {"Duty", "Core"}) {
+        for (String station : new String[] {"Duty", "Core", "Place"}) {
             station(station);
             assertThat(ruleMark("Peak")).isVisible();
             if (station.equals("Core")) {

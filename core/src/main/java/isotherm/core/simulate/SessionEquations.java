@@ -58,6 +58,9 @@ public final class SessionEquations {
     private final Coolant coolant;
     private final double factoryConductance;
     private final Optional<OilThermostat> thermostat;
+    /** The same for the inner loop, null without one. */
+    private final OilThermostat controlled;
+
     private final boolean cooled;
     private final Place.Stream stream;
     private final double leak;
@@ -103,6 +106,7 @@ public final class SessionEquations {
                 new AirNetwork(c.airway(), core.get(), Optional.of(car.coolant().radiator()), ambientK, pascal));
         this.stream = fitted.map(c -> c.airway().place().stream()).orElse(Place.Stream.OWN);
         this.thermostat = fitted.flatMap(c -> c.loop().thermostat());
+        this.controlled = thermostat.orElse(null);
         this.leak = fitted.map(c -> c.loop().share(0)).orElse(0.0);
         this.cooler = fitted.map(c ->
                         new CoolerTable(core.get(), fluid, oil, network.get().openShare(), c.efficacy()))
@@ -184,7 +188,7 @@ public final class SessionEquations {
         if (!cooled) {
             return 0;
         }
-        return thermostat.isPresent() ? leak + (1 - leak) * lift : 1;
+        return controlled != null ? leak + (1 - leak) * lift : 1;
     }
 
     /** Gallery pressure above ambient, Pa. */
@@ -237,10 +241,9 @@ public final class SessionEquations {
                 radiatorInK += cooling / airRate;
             }
             dy[RETURN] = (carried - cooling) / (returnMass * oil.specificHeat(returnK) + returnMetal);
-            if (thermostat.isPresent()) {
-                OilThermostat t = thermostat.get();
+            if (controlled != null) {
                 double lift = y[LIFT];
-                double wanted = Math.max(t.liftWarming(oilK), Math.min(lift, t.liftCooling(oilK)));
+                double wanted = Math.max(controlled.liftWarming(oilK), Math.min(lift, controlled.liftCooling(oilK)));
                 dy[LIFT] = (wanted - lift) / OilThermostat.LAG;
             } else {
                 dy[LIFT] = 0;

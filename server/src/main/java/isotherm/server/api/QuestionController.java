@@ -1,5 +1,6 @@
 package isotherm.server.api;
 
+import isotherm.server.document.CaseDocument;
 import isotherm.server.document.QuestionSolver;
 import isotherm.server.document.Questions;
 import java.util.List;
@@ -20,6 +21,11 @@ class QuestionController {
     @PostMapping("/air")
     List<Questions.AirAnswer> air(@RequestBody Questions.AirQuestion question) {
         return QuestionSolver.air(question);
+    }
+
+    @PostMapping("/places")
+    List<Questions.PlaceAnswer> places(@RequestBody CaseDocument asked) {
+        return QuestionSolver.places(asked);
     }
 
     @PostMapping("/circuit")

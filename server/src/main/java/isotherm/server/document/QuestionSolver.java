@@ -5,10 +5,13 @@ import static isotherm.server.document.Solver.round;
 
 import isotherm.core.airflow.AirFlow;
 import isotherm.core.airflow.AirNetwork;
+import isotherm.core.airflow.Airway;
+import isotherm.core.airflow.Place;
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.compare.DesignMap;
 import isotherm.core.compare.SessionComparison;
 import isotherm.core.duty.DemandTrace;
+import isotherm.core.duty.Duty;
 import isotherm.core.duty.LogDuty;
 import isotherm.core.exchanger.CoreModel;
 import isotherm.core.exchanger.CoreRating;
@@ -21,6 +24,8 @@ import isotherm.core.search.DesignSearch;
 import isotherm.core.simulate.Car;
 import isotherm.core.simulate.Design;
 import isotherm.core.simulate.PressureCheck;
+import isotherm.core.simulate.Session;
+import isotherm.core.simulate.Simulator;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -99,6 +104,29 @@ public final class QuestionSolver {
                             f.losses().stream()
                                     .map(l -> new OutcomeDocument.Loss(l.what(), round(l.pascal(), 1)))
                                     .toList());
+                })
+                .toList();
+    }
+
+    /**
+     * @param asked a case
+     * @return its design at every place, as it is sealed and shaded; none without a cooler
+     */
+    public static List<Questions.PlaceAnswer> places(CaseDocument asked) {
+        Car car = asked.car().toCore();
+        Duty duty = asked.duty().toCore();
+        Design design = asked.design().toCore();
+        if (design.cooler().isEmpty()) {
+            return List.of();
+        }
+        Airway airway = design.cooler().get().airway();
+        return Arrays.stream(Place.values())
+                .parallel()
+                .map(place -> {
+                    Session s = Simulator.run(
+                            car, duty, design.withAirway(airway.withPlace(place).withSealing(airway.sealing())));
+                    return new Questions.PlaceAnswer(
+                            place, celsius(s.peak()), celsius(s.peakCoolant()), celsius(s.plateau()));
                 })
                 .toList();
     }

@@ -120,6 +120,16 @@ public final class Questions {
             List<OutcomeDocument.Loss> losses) {}
 
     /**
+     * The same design at another place, with the place's own coefficients and the design's sealing.
+     *
+     * @param place where the core is
+     * @param peakC highest oil temperature
+     * @param peakCoolantC highest coolant temperature
+     * @param plateauC plateau of the oil
+     */
+    public record PlaceAnswer(Place place, double peakC, double peakCoolantC, double plateauC) {}
+
+    /**
      * The oil circuit alone.
      *
      * @param car the car

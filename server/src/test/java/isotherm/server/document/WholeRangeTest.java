@@ -153,4 +153,16 @@ class WholeRangeTest {
         assertThat(fitted.schools().get(1)).isEqualTo(plain.schools().get(1));
         assertThat(plain.planned().peakC()).isGreaterThan(plain.figures().peakC());
     }
+
+    @Test
+    void aDesignAtEveryPlaceHoldsItsOwnPlacesOutcome() {
+        CaseDocument asked = DocumentReader.read(Examples.read("corvid"), CaseDocument.class);
+        List<Questions.PlaceAnswer> places = QuestionSolver.places(asked);
+        assertThat(places).hasSize(7);
+        assertThat(places)
+                .filteredOn(p -> p.place() == asked.design().cooler().place())
+                .singleElement()
+                .satisfies(p -> assertThat(p.peakC())
+                        .isEqualTo(Solver.solve(asked).figures().peakC()));
+    }
 }
