@@ -22,12 +22,14 @@ const PAUSE_MS = 300;
  */
 export function useSaved<T>(path: string, stored: T, version: number) {
   const key = `isotherm.unsaved:${path}`;
-  const [document, setDocument] = useState<T>(() => {
+  // A draft goes on from the version that it was based on, so that a change made elsewhere meanwhile is still noticed.
+  const [initial] = useState<Draft<T>>(() => {
     const kept = localStorage.getItem(key);
-    return kept ? (JSON.parse(kept) as Draft<T>).document : stored;
+    return kept ? (JSON.parse(kept) as Draft<T>) : { document: stored, version };
   });
+  const [document, setDocument] = useState<T>(initial.document);
   const [state, setState] = useState<SaveState>({ kind: 'saved' });
-  const latest = useRef<Draft<T>>({ document, version });
+  const latest = useRef<Draft<T>>(initial);
   const dirty = useRef(localStorage.getItem(key) !== null);
   const busy = useRef(false);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);

@@ -1,27 +1,11 @@
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
-import styled, { useTheme } from 'styled-components';
+import { useTheme } from 'styled-components';
 import type { Schemas } from '../api/client';
 import { usePreferences } from '../app/preferences';
 import { formatNumber, symbol } from '../units/units';
+import { Picture } from '../kit/layout';
 import { useWidth } from './useWidth';
-
-const Frame = styled.figure`
-  margin: 0;
-  & svg {
-    display: block;
-    overflow: visible;
-  }
-  & text {
-    font-size: 12px;
-    fill: ${(p) => p.theme.soft};
-    font-variant-numeric: tabular-nums;
-  }
-  & .strong {
-    fill: ${(p) => p.theme.ink};
-    font-weight: 600;
-  }
-`;
 
 const LEFT = 46;
 const RIGHT = 16;
@@ -51,7 +35,7 @@ export function AirCurve({ still, driven, height }: Props) {
     )([...answers]) ?? '';
   const last = still[still.length - 1]?.faceSpeedMPerS ?? 0;
   return (
-    <Frame ref={ref}>
+    <Picture ref={ref}>
       <svg
         width={width}
         height={height}
@@ -85,6 +69,6 @@ export function AirCurve({ still, driven, height }: Props) {
           </text>
         )}
       </svg>
-    </Frame>
+    </Picture>
   );
 }

@@ -1,32 +1,10 @@
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { useTheme } from 'styled-components';
-import styled from 'styled-components';
 import type { OutcomeDocument } from '../api/client';
 import { usePreferences } from '../app/preferences';
+import { Picture } from '../kit/layout';
 import { useWidth } from './useWidth';
-
-const Frame = styled.figure`
-  margin: 0;
-  & svg {
-    display: block;
-    overflow: visible;
-  }
-  & text {
-    font-size: 12px;
-    fill: ${(p) => p.theme.soft};
-    font-variant-numeric: tabular-nums;
-  }
-  & .halo {
-    paint-order: stroke;
-    stroke: ${(p) => p.theme.paper};
-    stroke-width: 5px;
-  }
-  & .strong {
-    fill: ${(p) => p.theme.ink};
-    font-weight: 600;
-  }
-`;
 
 const LEFT = 56;
 const RIGHT = 16;
@@ -46,7 +24,7 @@ export function DemandPicture({ outcome, height }: { outcome: OutcomeDocument; h
     { name: 'Heat into the oil', values: traces.heatKw, quantity: 'heat' as const, y0: 2 * half + 4 },
   ];
   return (
-    <Frame ref={ref}>
+    <Picture ref={ref}>
       <svg
         width={width}
         height={height}
@@ -94,6 +72,6 @@ export function DemandPicture({ outcome, height }: { outcome: OutcomeDocument; h
           </text>
         ))}
       </svg>
-    </Frame>
+    </Picture>
   );
 }

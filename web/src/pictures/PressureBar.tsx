@@ -1,22 +1,7 @@
-import styled, { useTheme } from 'styled-components';
+import { useTheme } from 'styled-components';
 import type { Schemas } from '../api/client';
+import { Picture } from '../kit/layout';
 import { useWidth } from './useWidth';
-
-const Frame = styled.figure`
-  margin: 0;
-  & svg {
-    display: block;
-    overflow: visible;
-  }
-  & text {
-    font-size: 12.5px;
-    fill: ${(p) => p.theme.ink};
-    font-variant-numeric: tabular-nums;
-  }
-  & .soft {
-    fill: ${(p) => p.theme.soft};
-  }
-`;
 
 const ROW = 26;
 const LABEL = 92;
@@ -50,7 +35,7 @@ export function PressureBar({ losses, format, label }: Props) {
   const bar = Math.max(40, width - LABEL - VALUE);
   const starts = losses.map((_, i) => losses.slice(0, i).reduce((sum, l) => sum + l.pa, 0));
   return (
-    <Frame ref={ref}>
+    <Picture ref={ref}>
       <svg
         width={width}
         height={losses.length * ROW}
@@ -62,18 +47,18 @@ export function PressureBar({ losses, format, label }: Props) {
           const w = Math.max(1.5, (l.pa / Math.max(total, 1e-9)) * bar);
           return (
             <g key={l.what} transform={`translate(0,${i * ROW})`}>
-              <text x={LABEL - 8} y={17} textAnchor="end">
+              <text x={LABEL - 8} y={17} textAnchor="end" className="strong">
                 {words[l.what] ?? l.what}
               </text>
               <line x1={LABEL} x2={LABEL + bar} y1={ROW - 2} y2={ROW - 2} stroke={theme.faint} />
               <rect x={x} y={5} width={w} height={15} fill={l.what === 'core' ? theme.ink : theme.line} />
-              <text x={LABEL + bar + VALUE} y={17} textAnchor="end" className="soft">
+              <text x={LABEL + bar + VALUE} y={17} textAnchor="end">
                 {format(l.pa)} · {Math.round((100 * l.pa) / Math.max(total, 1e-9))} %
               </text>
             </g>
           );
         })}
       </svg>
-    </Frame>
+    </Picture>
   );
 }

@@ -1,34 +1,12 @@
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { useState } from 'react';
-import styled, { useTheme } from 'styled-components';
+import { useTheme } from 'styled-components';
 import type { OutcomeDocument, CarDocument } from '../api/client';
 import { usePreferences } from '../app/preferences';
 import { temperatureColour } from '../app/theme';
+import { Picture } from '../kit/layout';
 import { useWidth } from './useWidth';
-
-const Frame = styled.figure`
-  margin: 0;
-  & svg {
-    display: block;
-    overflow: visible;
-    touch-action: pan-y;
-  }
-  & text {
-    font-size: 12px;
-    fill: ${(p) => p.theme.soft};
-    font-variant-numeric: tabular-nums;
-  }
-  & .halo {
-    paint-order: stroke;
-    stroke: ${(p) => p.theme.paper};
-    stroke-width: 4px;
-  }
-  & .strong {
-    fill: ${(p) => p.theme.ink};
-    font-weight: 600;
-  }
-`;
 
 const LEFT = 44;
 const RIGHT = 76;
@@ -86,10 +64,11 @@ export function TimeTrace({ outcome, car, height, cooled }: Props) {
   const summary = `Oil temperature over ${Math.round(end)} minutes: peak ${t(outcome.figures.peakC)}, plateau ${t(outcome.figures.plateauC)}, at the end ${t(traces.oilC[last] ?? 0)}.`;
 
   return (
-    <Frame ref={ref}>
+    <Picture ref={ref}>
       <svg
         width={width}
         height={height}
+        style={{ touchAction: 'pan-y' }}
         role="img"
         aria-label={summary}
         onPointerMove={(e) => setAt(x.invert(e.clientX - e.currentTarget.getBoundingClientRect().left))}
@@ -170,6 +149,6 @@ export function TimeTrace({ outcome, car, height, cooled }: Props) {
           );
         })}
       </svg>
-    </Frame>
+    </Picture>
   );
 }

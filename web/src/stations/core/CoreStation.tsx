@@ -4,17 +4,11 @@ import { Findings } from '../../app/Findings';
 import { usePreferences } from '../../app/preferences';
 import { useBench } from '../../app/workbench';
 import { Button, Heading, Muted, QuantityField, Slide, Toggle } from '../../kit/kit';
+import { Fields } from '../../kit/layout';
 import { CorePicture } from '../../pictures/CorePicture';
 import { TimeTrace } from '../../pictures/TimeTrace';
 import { Station } from '../Station';
 import { MapPanel } from './MapPanel';
-
-const Fields = styled.div`
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px 12px;
-  align-items: start;
-`;
 
 const Figures = styled.dl`
   display: grid;

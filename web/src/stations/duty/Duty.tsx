@@ -1,50 +1,11 @@
-import styled from 'styled-components';
 import { range } from '../../api/client';
 import { usePreferences } from '../../app/preferences';
 import { useBench } from '../../app/workbench';
 import { Findings } from '../../app/Findings';
 import { Heading, Pick, QuantityField } from '../../kit/kit';
+import { Fields, FigureTable } from '../../kit/layout';
 import { DemandPicture } from '../../pictures/DemandPicture';
 import { Station } from '../Station';
-
-const Fields = styled.div`
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px 12px;
-  align-items: start;
-`;
-
-const Table = styled.table`
-  border-collapse: collapse;
-  width: 100%;
-  font-size: 14px;
-  font-variant-numeric: tabular-nums;
-  & th {
-    text-align: left;
-    font-weight: 400;
-  }
-  & thead th {
-    color: ${(p) => p.theme.soft};
-    font-size: 13px;
-  }
-  & td,
-  & thead th:not(:first-child) {
-    text-align: right;
-  }
-  & tr > * {
-    padding: 5px 0 5px 10px;
-    border-bottom: 1px solid ${(p) => p.theme.faint};
-  }
-  & tr > :first-child {
-    padding-left: 0;
-  }
-  & tr[aria-current='true'] {
-    font-weight: 600;
-  }
-  & tr[aria-current='true'] th {
-    font-weight: 600;
-  }
-`;
 
 const schoolNames = { SHARE_OF_POWER: 'Heat as a share of power', FRICTION: 'Heat from friction' } as const;
 
@@ -140,7 +101,7 @@ export function Duty() {
           <>
             <Heading>What the duty asks</Heading>
             <DemandPicture outcome={outcome} height={290} />
-            <Table>
+            <FigureTable>
               <thead>
                 <tr>
                   <th scope="col">With this design</th>
@@ -176,7 +137,7 @@ export function Duty() {
                   <td>{show(outcome.bare.peakC, 'temperature')}</td>
                 </tr>
               </tbody>
-            </Table>
+            </FigureTable>
           </>
         )
       }

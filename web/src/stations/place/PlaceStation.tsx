@@ -5,6 +5,7 @@ import { Findings } from '../../app/Findings';
 import { usePreferences } from '../../app/preferences';
 import { useBench } from '../../app/workbench';
 import { Heading, Muted, QuantityField, Toggle } from '../../kit/kit';
+import { Fields, FigureTable } from '../../kit/layout';
 import { AirCurve } from '../../pictures/AirCurve';
 import { PressureBar } from '../../pictures/PressureBar';
 import { Station } from '../Station';
@@ -21,41 +22,6 @@ const PLACES: Record<Place, string> = {
   UNDER_FLOOR: 'Under the floor',
   REAR_QUARTER: 'Rear quarter, ducted',
 };
-
-const Fields = styled.div`
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px 12px;
-  align-items: start;
-`;
-
-const Table = styled.table`
-  border-collapse: collapse;
-  width: 100%;
-  font-size: 14px;
-  font-variant-numeric: tabular-nums;
-  & th {
-    text-align: left;
-    font-weight: 400;
-  }
-  & thead th {
-    color: ${(p) => p.theme.soft};
-    font-size: 13px;
-  }
-  & td,
-  & thead th:not(:first-child) {
-    text-align: right;
-    white-space: nowrap;
-    padding-left: 8px;
-  }
-  & tr > * {
-    padding: 3px 0;
-    border-bottom: 1px solid ${(p) => p.theme.faint};
-  }
-  & tr[aria-current='true'] > * {
-    font-weight: 650;
-  }
-`;
 
 const FAN = { stallPa: 220, freeFlowM3PerS: 0.35, onC: 98, offC: 90 };
 const SPEEDS = [0, 10, 20, 30, 40, 50, 60, 80, 100, 120, 140, 160, 180];
@@ -218,7 +184,7 @@ function PlacesCompared() {
     return null;
   }
   return (
-    <Table aria-label="Places for this core">
+    <FigureTable aria-label="Places for this core">
       <thead>
         <tr>
           <th scope="col">Place, with this core’s peaks</th>
@@ -244,7 +210,7 @@ function PlacesCompared() {
           </tr>
         ))}
       </tbody>
-    </Table>
+    </FigureTable>
   );
 }
 

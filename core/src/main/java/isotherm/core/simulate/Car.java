@@ -131,4 +131,53 @@ public record Car(
                 sensor,
                 limits);
     }
+
+    /**
+     * @param newCoolant another coolant circuit
+     * @return the same car with it
+     */
+    public Car withCoolant(Coolant newCoolant) {
+        return new Car(
+                engine,
+                school,
+                oil,
+                oilVolume,
+                vehicle,
+                pump,
+                gauge,
+                losses,
+                newCoolant,
+                factoryExchanger,
+                sensor,
+                limits);
+    }
+
+    /**
+     * @param conductance UA of a factory oil-to-coolant exchanger, W/K
+     * @return the same car with it
+     */
+    public Car withFactoryExchanger(double conductance) {
+        return new Car(
+                engine,
+                school,
+                oil,
+                oilVolume,
+                vehicle,
+                pump,
+                gauge,
+                losses,
+                coolant,
+                OptionalDouble.of(conductance),
+                sensor,
+                limits);
+    }
+
+    /**
+     * @param place where the sensor sits
+     * @return the same car with its sensor there
+     */
+    public Car withSensor(SensorPlace place) {
+        return new Car(
+                engine, school, oil, oilVolume, vehicle, pump, gauge, losses, coolant, factoryExchanger, place, limits);
+    }
 }

@@ -181,19 +181,7 @@ class AdvisorTest {
 
     @Test
     void aSensorBehindTheCoolerIsPointedOut() {
-        Car elsewhere = new Car(
-                CAR.engine(),
-                CAR.school(),
-                CAR.oil(),
-                CAR.oilVolume(),
-                CAR.vehicle(),
-                CAR.pump(),
-                CAR.gauge(),
-                CAR.losses(),
-                CAR.coolant(),
-                CAR.factoryExchanger(),
-                Car.SensorPlace.GALLERY,
-                CAR.limits());
+        Car elsewhere = CAR.withSensor(Car.SensorPlace.GALLERY);
         Design d = DemoCars.design(16, Place.GRILLE_AHEAD);
         assertThat(find(Advisor.findings(Assessment.of(elsewhere, TRACK, d)), Finding.Topic.SENSOR))
                 .isPresent();
@@ -204,19 +192,8 @@ class AdvisorTest {
     void coolantThatPaysAndCoolantThatBoilsAreSaid() {
         var c = CAR.coolant();
         var small = new isotherm.core.airflow.Radiator(0.16, 800, 160, 0.05, 100, 0.4);
-        Car weak = new Car(
-                CAR.engine(),
-                CAR.school(),
-                CAR.oil(),
-                CAR.oilVolume(),
-                CAR.vehicle(),
-                CAR.pump(),
-                CAR.gauge(),
-                CAR.losses(),
-                new isotherm.core.simulate.Coolant(c.capacity(), c.heatShare(), small, c.opensK(), c.fullK()),
-                CAR.factoryExchanger(),
-                CAR.sensor(),
-                CAR.limits());
+        Car weak = CAR.withCoolant(
+                new isotherm.core.simulate.Coolant(c.capacity(), c.heatShare(), small, c.opensK(), c.fullK()));
         List<Finding> findings = Advisor.findings(Assessment.of(weak, TRACK, DemoCars.design(34, Place.GRILLE_AHEAD)));
         assertThat(findings)
                 .anyMatch(f -> f.topic() == Finding.Topic.COOLANT_BOILS || f.topic() == Finding.Topic.COOLANT_PAYS);

@@ -15,7 +15,6 @@ import isotherm.core.exchanger.CoreRating;
 import isotherm.core.fluid.Units;
 import isotherm.core.hydraulics.OilCircuit;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -153,19 +152,7 @@ class SimulatorTest {
 
     @Test
     void aFactoryExchangerTakesSomeOffTheOilAndPutsItOnTheCoolant() {
-        Car kept = new Car(
-                CAR.engine(),
-                CAR.school(),
-                CAR.oil(),
-                CAR.oilVolume(),
-                CAR.vehicle(),
-                CAR.pump(),
-                CAR.gauge(),
-                CAR.losses(),
-                CAR.coolant(),
-                OptionalDouble.of(200),
-                CAR.sensor(),
-                CAR.limits());
+        Car kept = CAR.withFactoryExchanger(200);
         Session with = Simulator.run(kept, TRACK, Design.NO_COOLER);
         Session without = Simulator.run(kept, TRACK, Design.NO_COOLER.withFactoryExchanger(false));
         double off = without.plateau() - with.plateau();

@@ -1,0 +1,99 @@
+package isotherm.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+
+/** Nothing that was typed is lost: not by a lost connection, not by a reload, not by a second tab. */
+class SavingTest {
+    private final String design = Garage.copyOfTheFirstDesign("Aldane Corvid", "corvid");
+    private final BrowserContext context = Browser.context();
+
+    @AfterEach
+    void close() {
+        context.close();
+    }
+
+    private Page open() {
+        Page page = context.newPage();
+        page.navigate("/");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Design$")))
+                .click();
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(design).setExact(true))
+                .click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Core")))
+                .click();
+        assertThat(rows(page)).isVisible();
+        return page;
+    }
+
+    private static com.microsoft.playwright.Locator rows(Page page) {
+        return page.getByRole(
+                AriaRole.SPINBUTTON, new Page.GetByRoleOptions().setName("Rows").setExact(true));
+    }
+
+    private static void setRows(Page page, int value) {
+        rows(page).fill(String.valueOf(value));
+        rows(page).press("Enter");
+    }
+
+    private static com.microsoft.playwright.Locator status(Page page) {
+        return page.getByRole(AriaRole.STATUS);
+    }
+
+    @Test
+    void aChangeMadeWithoutAConnectionIsSentWhenItIsBack() {
+        Page page = open();
+        context.setOffline(true);
+        setRows(page, 17);
+        assertThat(status(page)).containsText("No connection");
+        context.setOffline(false);
+        assertThat(status(page)).hasText("Saved");
+        page.reload();
+        assertThat(rows(page)).hasValue("17");
+    }
+
+    @Test
+    void aSecondTabIsToldOfTheFirstOnesChangeAndKeepsItsOwnIfItWants() {
+        Page one = open();
+        Page two = open();
+        setRows(one, 14);
+        assertThat(status(one)).hasText("Saved");
+        setRows(two, 21);
+        assertThat(two.getByRole(AriaRole.ALERT)).containsText("changed elsewhere");
+        assertThat(rows(two)).hasValue("21");
+        two.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Keep what is here"))
+                .click();
+        assertThat(status(two)).hasText("Saved");
+        one.reload();
+        assertThat(rows(one)).hasValue("21");
+    }
+
+    @Test
+    void aSecondTabCanTakeWhatTheFirstOneLeft() {
+        Page one = open();
+        Page two = open();
+        setRows(one, 14);
+        assertThat(status(one)).hasText("Saved");
+        setRows(two, 21);
+        two.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take what is there"))
+                .click();
+        assertThat(rows(two)).hasValue("14");
+        two.reload();
+        assertThat(rows(two)).hasValue("14");
+    }
+
+    @Test
+    void aReloadRightAfterAChangeKeepsIt() {
+        Page page = open();
+        setRows(page, 23);
+        page.reload();
+        assertThat(rows(page)).hasValue("23");
+        assertThat(status(page)).hasText("Saved");
+    }
+}
