@@ -24,7 +24,9 @@ class SavingTest {
         page.navigate("/");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Design$")))
                 .click();
-        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(design).setExact(true))
+        page.getByRole(
+                        AriaRole.OPTION,
+                        new Page.GetByRoleOptions().setName(design).setExact(true))
                 .click();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Core")))
                 .click();
