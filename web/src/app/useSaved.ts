@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { ApiError, call } from '../api/client';
+import { sameDocument } from './sameDocument';
 
 export type SaveState =
   | { kind: 'saved' }
@@ -11,10 +12,13 @@ export type SaveState =
 interface Draft<T> {
   document: T;
   version: number;
+  /** What was last sent and not yet acknowledged: finding it on the server is no conflict. */
+  sent?: T;
 }
 
 const RETRY_MS = 2000;
 const PAUSE_MS = 300;
+const KEEPALIVE_LENGTH = 20_000;
 
 /**
  * A document that is saved as it is changed. What the server has not yet taken is kept in the browser as well, so that a
@@ -50,19 +54,37 @@ export function useSaved<T>(path: string, stored: T, version: number) {
     }
     busy.current = true;
     const sent = latest.current.document;
+    const before = latest.current.sent;
+    latest.current = { ...latest.current, sent };
+    keep();
     setState({ kind: 'saving' });
     try {
       const answer = await call<{ version: number }>('PUT', path, sent, {
         headers: { 'If-Match': `"${latest.current.version}"` },
-        keepalive: true,
+        // Browsers refuse to let a large body outlive its page.
+        keepalive: JSON.stringify(sent).length < KEEPALIVE_LENGTH,
       });
-      latest.current = { ...latest.current, version: answer.version };
+      latest.current = { document: latest.current.document, version: answer.version };
       dirty.current = latest.current.document !== sent;
       keep();
       setState({ kind: dirty.current ? 'saving' : 'saved' });
     } catch (e) {
       if (e instanceof ApiError && e.status === 412) {
-        setState({ kind: 'conflict', theirs: e.body['current'], theirVersion: Number(e.body['currentVersion']) });
+        const theirs = e.body['current'];
+        const theirVersion = Number(e.body['currentVersion']);
+        if (sameDocument(theirs, sent) || (before !== undefined && sameDocument(theirs, before))) {
+          // An answer that never arrived, of a page that went away: the server has what was sent from here.
+          latest.current = { document: latest.current.document, version: theirVersion };
+          dirty.current = !sameDocument(theirs, latest.current.document);
+          keep();
+          setState({ kind: dirty.current ? 'saving' : 'saved' });
+          busy.current = false;
+          if (dirty.current) {
+            void again.current?.();
+          }
+          return;
+        }
+        setState({ kind: 'conflict', theirs, theirVersion });
       } else if (e instanceof ApiError && e.status < 500) {
         setState({ kind: 'refused', message: e.message });
       } else {

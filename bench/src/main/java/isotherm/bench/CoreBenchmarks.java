@@ -103,7 +103,8 @@ public class CoreBenchmarks {
                         70e3, 0.5, new Radiator(0.248, 1900, 130, 0.11, 180, 0.9), Units.kelvin(88), Units.kelvin(98)),
                 OptionalDouble.empty(),
                 Car.SensorPlace.SUMP,
-                new Car.Limits(Units.kelvin(90), Units.kelvin(115), Units.kelvin(130)));
+                new Car.Limits(Units.kelvin(90), Units.kelvin(115), Units.kelvin(130)),
+                Car.Correction.NONE);
     }
 
     static TrackDuty session() {
@@ -190,6 +191,6 @@ public class CoreBenchmarks {
     @Warmup(iterations = 2)
     @Measurement(iterations = 5)
     public LogFit.Result fit25MinutesAt10Hertz() {
-        return LogFit.fit(car, Design.NO_COOLER, log, logged);
+        return LogFit.fit(car, Design.NO_COOLER, log, logged, Optional.empty());
     }
 }

@@ -2,14 +2,12 @@ package isotherm.core.advise;
 
 import isotherm.core.advise.Finding.Severity;
 import isotherm.core.advise.Finding.Topic;
-import isotherm.core.airflow.AirFlow;
-import isotherm.core.airflow.AirNetwork;
 import isotherm.core.airflow.Airway;
 import isotherm.core.airflow.Fan;
 import isotherm.core.airflow.Place;
 import isotherm.core.catalogue.CorePart;
+import isotherm.core.duty.LogDuty;
 import isotherm.core.exchanger.Core;
-import isotherm.core.exchanger.CoreModel;
 import isotherm.core.exchanger.CoreRating;
 import isotherm.core.exchanger.Ports;
 import isotherm.core.fluid.Oil;
@@ -19,10 +17,12 @@ import isotherm.core.hydraulics.Hose;
 import isotherm.core.hydraulics.OilThermostat;
 import isotherm.core.simulate.Car;
 import isotherm.core.simulate.Design;
+import isotherm.core.simulate.OperatingPoint;
 import isotherm.core.simulate.PressureCheck;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -57,6 +57,8 @@ public final class Advisor {
     private static final double THERMOSTAT_ROOM = 15;
     /** A better air path that brings less than this is not worth a word, K. */
     private static final double WORTH_SAYING = 1.0;
+    /** Air behind the core that is warmer than outside by more than this is worth a word, K. */
+    private static final double INTAKE_RISE = 5;
     /** Rows are sated when a quarter more brings less than this, K. */
     private static final double SATED = 1.0;
 
@@ -90,9 +92,11 @@ public final class Advisor {
             thermostat(c);
             airTrapped(c);
             sated(c);
-            stretched(c);
+            intake(c);
+            stretched();
         });
         sensor();
+        gaps();
         if (findings.stream().noneMatch(f -> f.severity() == Severity.FAILS || f.topic() == Topic.TOO_HOT)) {
             holds();
         }
@@ -346,8 +350,23 @@ public final class Advisor {
                     "It holds today, not with the planned power",
                     say("%.0f °C", Units.celsius(peak)),
                     "Oil that has been cooked once is spent: size the cooler for the power that is coming.",
-                    Optional.empty());
+                    forPlannedPower());
         }
+    }
+
+    /** The fewest rows that keep the planned power under the limit; its peak is told at today's power, as all are. */
+    private Optional<Finding.Remedy> forPlannedPower() {
+        return a.design().cooler().map(Design.Cooler::core).flatMap(core -> Arrays.stream(CorePart.ROWS)
+                .filter(rows -> rows > core.rows())
+                .mapToObj(rows -> a.design().withCore(core.withRows(rows)))
+                .filter(d -> Assessment.planned(
+                                        a.car(), a.duty(), d, a.plannedPower().orElseThrow())
+                                .peak()
+                        <= a.car().limits().limitK())
+                .findFirst()
+                .map(d -> remedy(
+                        "Go up to " + d.cooler().orElseThrow().core().rows() + " rows, enough for the planned power",
+                        d)));
     }
 
     // ---- oil ---------------------------------------------------------------------------------------------------
@@ -512,6 +531,27 @@ public final class Advisor {
                 Optional.of(sealed));
     }
 
+    private void intake(Design.Cooler c) {
+        OperatingPoint.CoreMoment core = a.working().core().orElseThrow();
+        double rise = core.rating().airOutK() - a.duty().weather().ambientK();
+        if (!c.airway().intakeBehind() || rise < INTAKE_RISE) {
+            return;
+        }
+        add(
+                Severity.RISK,
+                Topic.INTAKE_HEATED,
+                "The intake breathes the core's warm air",
+                say("%.0f K over outside", rise),
+                say(
+                        "Behind the core the air has %.0f °C. Warmer air is thinner: the engine or its intercooler gets"
+                                + " %.0f %% less of it by mass, and knocks earlier.",
+                        Units.celsius(core.rating().airOutK()),
+                        100 * rise / core.rating().airOutK()),
+                Optional.of(remedy(
+                        "Move the core to a front corner with a vented liner",
+                        a.design().withAirway(c.airway().withPlace(Place.FRONT_CORNER_VENTED)))));
+    }
+
     // ---- the core ----------------------------------------------------------------------------------------------
 
     private void thermostat(Design.Cooler c) {
@@ -591,22 +631,8 @@ public final class Advisor {
                 smaller);
     }
 
-    private void stretched(Design.Cooler c) {
-        Session s = a.session();
-        int mid = s.demand().cells() / 2;
-        CoreModel model = new CoreModel(c.core());
-        double ambient = a.duty().weather().ambientK();
-        double pascal = a.duty().weather().pressure();
-        AirNetwork network =
-                new AirNetwork(c.airway(), model, Optional.of(a.car().coolant().radiator()), ambient, pascal);
-        double speed = 0;
-        for (double v : s.demand().speed()) {
-            speed += v / s.demand().cells();
-        }
-        AirFlow air = network.at(speed, false, false);
-        double flow = a.car().pump().flow(s.demand().rpm()[mid]) * oil().density(s.oil()[mid]);
-        CoreRating r = model.rate(
-                oil(), flow, s.oil()[mid], air.coreMassFlow(), ambient, pascal, network.openShare(), c.efficacy());
+    private void stretched() {
+        CoreRating r = a.working().core().orElseThrow().rating();
         if (r.validity().isEmpty()) {
             return;
         }
@@ -640,6 +666,27 @@ public final class Advisor {
                 say("up to %.0f K under the sump", most),
                 "Before the cooler was fitted the same sensor read the sump's oil. Compare before and after in the sump or"
                         + " at the plate's inlet.",
+                Optional.empty());
+    }
+
+    private void gaps() {
+        if (!(a.duty() instanceof LogDuty log) || log.gaps().isEmpty()) {
+            return;
+        }
+        double missing = log.gaps().stream().mapToDouble(g -> g.to() - g.from()).sum();
+        add(
+                Severity.NOTE,
+                Topic.LOG_GAPS,
+                "The log has gaps",
+                say("%d, %.0f s in all", log.gaps().size(), missing),
+                say(
+                        "The longest begins %.0f s in. Speed and engine speed were joined by straight lines across them; a"
+                                + " longer gap hides what the engine did.",
+                        log.gaps().stream()
+                                        .max(Comparator.comparingDouble(g -> g.to() - g.from()))
+                                        .orElseThrow()
+                                        .from()
+                                - log.time()[0]),
                 Optional.empty());
     }
 }

@@ -9,6 +9,7 @@ import isotherm.core.duty.Weather;
 import isotherm.core.fluid.Units;
 import isotherm.core.simulate.Car;
 import isotherm.core.simulate.Design;
+import isotherm.core.simulate.OperatingPoint;
 import isotherm.core.simulate.PressureCheck;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
@@ -24,8 +25,10 @@ import java.util.OptionalDouble;
  * @param session the duty with the design
  * @param bare the duty without a cooler
  * @param road a cold start and {@link #ROAD_DURATION} on a cool day's road with the design
- * @param planned the duty with the design and the planned power, if more is planned
+ * @param plannedPower brake power that is planned, W, if more than today's
+ * @param planned the duty with the design and that power
  * @param pressure oil pressure against its floor, hot and cold
+ * @param working core and circuit at the last moment under load
  */
 public record Assessment(
         Car car,
@@ -34,8 +37,10 @@ public record Assessment(
         Session session,
         Session bare,
         Session road,
+        OptionalDouble plannedPower,
         Optional<Session> planned,
-        PressureCheck pressure) {
+        PressureCheck pressure,
+        OperatingPoint working) {
     /** Road speed of the cold-road check, m/s (default, 80 km/h). */
     public static final double ROAD_SPEED = 80 / 3.6;
     /** Air on the cold-road check, K (default, a cool day). */
@@ -65,10 +70,10 @@ public record Assessment(
         Session bare = design.cooler().isPresent()
                 ? Simulator.run(car, duty, new Design(Optional.empty(), design.keepFactoryExchanger(), design.oil()))
                 : session;
-        Optional<Session> planned = plannedPower.isPresent()
-                        && plannedPower.getAsDouble() > car.engine().power()
-                ? Optional.of(planned(car, duty, design, plannedPower.getAsDouble()))
-                : Optional.empty();
+        boolean more = plannedPower.isPresent()
+                && plannedPower.getAsDouble() > car.engine().power();
+        Optional<Session> planned =
+                more ? Optional.of(planned(car, duty, design, plannedPower.getAsDouble())) : Optional.empty();
         return new Assessment(
                 car,
                 duty,
@@ -76,15 +81,17 @@ public record Assessment(
                 session,
                 bare,
                 road(car, duty, design),
+                more ? plannedPower : OptionalDouble.empty(),
                 planned,
-                PressureCheck.of(car, design, session.peak()));
+                PressureCheck.of(car, design, session.peak()),
+                OperatingPoint.underLoad(car, duty.weather(), design, session));
     }
 
     /**
      * The same duty with more power. On a circuit every demand grows with it (the car is driven flat out either way; that
      * it also gets more air is left out, on the safe side); a climb or cruise asks for what it asks for.
      */
-    private static Session planned(Car car, Duty duty, Design design, double power) {
+    static Session planned(Car car, Duty duty, Design design, double power) {
         Car tuned = car.withEngine(car.engine().withPower(power));
         DemandTrace demand = duty.demand(tuned.vehicle(), car.engine());
         if (duty instanceof TrackDuty || duty instanceof LogDuty) {

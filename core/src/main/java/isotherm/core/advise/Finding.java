@@ -81,6 +81,10 @@ public record Finding(Severity severity, Topic topic, String what, String figure
         FAN(Station.PLACE),
         /** The planned power is too much for this design. */
         PLANNED_POWER(Station.DUTY),
+        /** An intake or intercooler breathes the core's warm air. */
+        INTAKE_HEATED(Station.PLACE),
+        /** Rows of the log that the duty is taken from are missing. */
+        LOG_GAPS(Station.DUTY),
         /** A correlation is used outside the range for which it was fitted. */
         STRETCHED(Station.CORE);
 

@@ -15,6 +15,7 @@ import java.util.Optional;
  * @param ductHeads velocity heads lost in a duct, on the opening's speed; 0 without one
  * @param fan the core's own fan
  * @param measured a measured pressure that replaces the coefficients
+ * @param intakeBehind whether an intercooler or the engine's intake breathes what leaves the core
  */
 public record Airway(
         Place place,
@@ -26,7 +27,8 @@ public record Airway(
         boolean mesh,
         double ductHeads,
         Optional<Fan> fan,
-        Optional<MeasuredPressure> measured) {
+        Optional<MeasuredPressure> measured,
+        boolean intakeBehind) {
     /** Velocity heads lost at the edge of an opening (default, between a sharp edge and a bell mouth). */
     public static final double OPENING_HEADS = 0.3;
     /** Velocity heads lost in a stone mesh of about two thirds free area (default). */
@@ -48,7 +50,8 @@ public record Airway(
                 false,
                 0,
                 Optional.empty(),
-                Optional.empty());
+                Optional.empty(),
+                false);
     }
 
     /**
@@ -56,7 +59,8 @@ public record Airway(
      * @return the same airway sealed otherwise
      */
     public Airway withSealing(double newSealing) {
-        return new Airway(place, cpIn, cpOut, newSealing, shadedShare, openingArea, mesh, ductHeads, fan, measured);
+        return new Airway(
+                place, cpIn, cpOut, newSealing, shadedShare, openingArea, mesh, ductHeads, fan, measured, intakeBehind);
     }
 
     /**
@@ -64,7 +68,8 @@ public record Airway(
      * @return the same airway shaded otherwise
      */
     public Airway withShade(double newShade) {
-        return new Airway(place, cpIn, cpOut, sealing, newShade, openingArea, mesh, ductHeads, fan, measured);
+        return new Airway(
+                place, cpIn, cpOut, sealing, newShade, openingArea, mesh, ductHeads, fan, measured, intakeBehind);
     }
 
     /**
@@ -72,7 +77,8 @@ public record Airway(
      * @return the same airway with that opening
      */
     public Airway withOpening(double newOpening) {
-        return new Airway(place, cpIn, cpOut, sealing, shadedShare, newOpening, mesh, ductHeads, fan, measured);
+        return new Airway(
+                place, cpIn, cpOut, sealing, shadedShare, newOpening, mesh, ductHeads, fan, measured, intakeBehind);
     }
 
     /**
@@ -80,7 +86,8 @@ public record Airway(
      * @return the same airway with that fan
      */
     public Airway withFan(Optional<Fan> newFan) {
-        return new Airway(place, cpIn, cpOut, sealing, shadedShare, openingArea, mesh, ductHeads, newFan, measured);
+        return new Airway(
+                place, cpIn, cpOut, sealing, shadedShare, openingArea, mesh, ductHeads, newFan, measured, intakeBehind);
     }
 
     /**
@@ -98,6 +105,16 @@ public record Airway(
                 mesh,
                 ductHeads,
                 fan,
-                measured);
+                measured,
+                intakeBehind && newPlace.stream() != Place.Stream.OWN);
+    }
+
+    /**
+     * @param behind whether an intercooler or the engine's intake breathes what leaves the core
+     * @return the same airway with that neighbour
+     */
+    public Airway withIntakeBehind(boolean behind) {
+        return new Airway(
+                place, cpIn, cpOut, sealing, shadedShare, openingArea, mesh, ductHeads, fan, measured, behind);
     }
 }

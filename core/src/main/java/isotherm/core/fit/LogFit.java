@@ -2,15 +2,16 @@ package isotherm.core.fit;
 
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.LogDuty;
-import isotherm.core.heat.HeatSchool;
+import isotherm.core.simulate.Belief;
 import isotherm.core.simulate.Car;
 import isotherm.core.simulate.Design;
-import isotherm.core.simulate.Prediction;
+import isotherm.core.simulate.Factor;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.RealMatrix;
@@ -18,64 +19,60 @@ import org.hipparchus.linear.RealVector;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresBuilder;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresOptimizer;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOptimizer;
-import org.hipparchus.optim.nonlinear.vector.leastsquares.MultivariateJacobianFunction;
 import org.hipparchus.util.Pair;
 
 /**
- * Fits a car's uncertain factors to a logged oil temperature by Levenberg–Marquardt, with the model's priors as further
- * residuals (a maximum a posteriori estimate). Parameters are logarithms of factors on the car's present numbers, so that
- * none can turn negative.
+ * Fits a car's uncertain factors to a logged oil temperature, and to a logged coolant temperature where there is one, by
+ * Levenberg–Marquardt, with the model's priors as further residuals (a maximum a posteriori estimate). Parameters are
+ * logarithms of factors on the car's present numbers, so that none can turn negative.
  */
 public final class LogFit {
     /** Standard deviation of what the model leaves out, K: it is correlated in time, so rows are thinned, not averaged. */
     public static final double MODEL_NOISE = 1.0;
     /** Residuals closer in time than this say the same thing again, s. */
     public static final double CORRELATION_TIME = 10;
+    /** Fewest thinned rows with a temperature. */
+    private static final int FEWEST = 20;
     /** Above this two factors move the fit alike. */
     private static final double ALIKE = 0.9;
     /** A standard error above this share of the prior's means that the log added little. */
     private static final double LITTLE_LEARNED = 0.8;
-    /** Standard deviation of the prior on the thermal mass, as a share. */
-    private static final double MASS_SPREAD = 0.25;
 
     private static final double STEP = 1e-3;
     private static final int MAX_EVALUATIONS = 200;
     private static final int MAX_ITERATIONS = 60;
 
-    private LogFit() {}
+    private final Car car;
+    private final Design design;
+    private final LogDuty log;
+    private final DemandTrace demand;
+    private final List<Factor> factors = new ArrayList<>(List.of(Factor.HEAT, Factor.LOSSES, Factor.MASS));
+    private final List<Point> points;
+    /** The first points are of the oil, the others of the coolant. */
+    private final int oilPoints;
 
-    /** What a log can tell. */
-    public enum Parameter {
-        /** Factor on the heat into the oil. */
-        HEAT("heat into the oil"),
-        /** Factor on the passive losses of sump and block. */
-        LOSSES("passive losses"),
-        /** Factor on the metal that follows the oil. */
-        MASS("thermal mass"),
-        /** Factor on the core's efficacy. */
-        EFFICACY("efficacy of the core"),
-        /** Factor on the share of the air pressure that arrives. */
-        AIR("air that arrives");
+    /** A logged temperature and the cell of the demand to which it belongs. */
+    private record Point(double kelvin, int cell) {}
 
-        private final String words;
-
-        Parameter(String words) {
-            this.words = words;
+    private LogFit(Car car, Design design, LogDuty log, double[] oilK, Optional<double[]> coolantK) {
+        this.car = car;
+        this.design = design;
+        this.log = log;
+        this.demand = log.demand(car.vehicle(), car.engine());
+        if (design.cooler().isPresent()) {
+            factors.add(Factor.EFFICACY);
+            factors.add(Factor.AIR);
         }
-
-        /** @return what it is, in words */
-        public String words() {
-            return words;
+        this.points = new ArrayList<>(thinned(oilK));
+        this.oilPoints = points.size();
+        if (oilPoints < FEWEST) {
+            throw new IllegalArgumentException("A fit needs oil temperatures over at least "
+                    + Math.round(FEWEST * CORRELATION_TIME) + " s; this log holds " + oilPoints + " usable points");
         }
-
-        double spread() {
-            return switch (this) {
-                case HEAT -> Prediction.Spread.PRIOR.heat();
-                case LOSSES -> Prediction.Spread.PRIOR.losses();
-                case MASS -> MASS_SPREAD;
-                case EFFICACY -> Prediction.Spread.PRIOR.efficacy();
-                case AIR -> Prediction.Spread.PRIOR.air();
-            };
+        List<Point> coolant = coolantK.map(this::thinned).orElse(List.of());
+        if (coolant.size() >= FEWEST) {
+            factors.add(Factor.COOLANT);
+            points.addAll(coolant);
         }
     }
 
@@ -87,19 +84,18 @@ public final class LogFit {
      * @param standardError of the factor
      * @param prior standard deviation of the factor before the log
      */
-    public record Estimate(Parameter parameter, double factor, double standardError, double prior) {}
+    public record Estimate(Factor parameter, double factor, double standardError, double prior) {}
 
     /**
      * What came out.
      *
-     * @param estimates one for each parameter
+     * @param estimates one for each factor
      * @param correlation between them, in their order
-     * @param rms root mean square of the residuals, K
+     * @param rms root mean square of the oil's residuals, K
      * @param times of the residuals, s from the start
      * @param residuals logged less modelled oil temperature, K
      * @param words what the log cannot tell apart and what it adds little to, in plain sentences
      * @param car the car with the fitted factors in it
-     * @param design the design with the fitted factors in it
      */
     public record Result(
             List<Estimate> estimates,
@@ -108,8 +104,17 @@ public final class LogFit {
             double[] times,
             double[] residuals,
             List<String> words,
-            Car car,
-            Design design) {}
+            Car car) {
+        /** @return what is believed of the car after the log */
+        public Belief belief() {
+            return Belief.after(new Belief(
+                    estimates.stream().map(Estimate::parameter).toList(),
+                    estimates.stream()
+                            .mapToDouble(e -> e.standardError() / e.factor())
+                            .toArray(),
+                    correlation));
+        }
+    }
 
     /**
      * Fits a log.
@@ -118,168 +123,125 @@ public final class LogFit {
      * @param design the design that was driven
      * @param log what was driven
      * @param oilK logged oil temperature at the log's times, where the car's sensor sits, K; NaN where it dropped out
+     * @param coolantK logged coolant temperature at the log's times, K, NaN where it dropped out; empty when not logged
      * @return factors, standard errors, correlation, residuals and what cannot be told
      * @throws IllegalArgumentException when fewer than 20 thinned rows hold a temperature
      */
-    public static Result fit(Car car, Design design, LogDuty log, double[] oilK) {
-        List<Parameter> parameters = new ArrayList<>(List.of(Parameter.HEAT, Parameter.LOSSES, Parameter.MASS));
-        if (design.cooler().isPresent()) {
-            parameters.add(Parameter.EFFICACY);
-            parameters.add(Parameter.AIR);
-        }
-        DemandTrace demand = log.demand(car.vehicle(), car.engine());
-        List<int[]> rows = thinned(log, oilK, demand);
-        if (rows.size() < 20) {
-            throw new IllegalArgumentException("A fit needs oil temperatures over at least "
-                    + Math.round(20 * CORRELATION_TIME) + " s; this log holds " + rows.size() + " usable points");
-        }
-        double[] measured = rows.stream().mapToDouble(r -> oilK[r[0]]).toArray();
-        int[] cells = rows.stream().mapToInt(r -> r[1]).toArray();
-        int n = measured.length;
-        int k = parameters.size();
-
-        MultivariateJacobianFunction model = point -> {
-            double[] at = point.toArray();
-            double[] base = weighted(car, design, log, demand, parameters, at, cells);
-            double[][] jacobian = new double[n + k][k];
-            for (int j = 0; j < k; j++) {
-                double[] moved = at.clone();
-                moved[j] += STEP;
-                double[] there = weighted(car, design, log, demand, parameters, moved, cells);
-                for (int i = 0; i < n + k; i++) {
-                    jacobian[i][j] = (there[i] - base[i]) / STEP;
-                }
-            }
-            return new Pair<RealVector, RealMatrix>(
-                    new ArrayRealVector(base, false), new Array2DRowRealMatrix(jacobian, false));
-        };
-        double[] target = new double[n + k];
-        for (int i = 0; i < n; i++) {
-            target[i] = measured[i] / MODEL_NOISE;
-        }
-        LeastSquaresOptimizer.Optimum optimum = new LevenbergMarquardtOptimizer()
-                .optimize(new LeastSquaresBuilder()
-                        .model(model)
-                        .target(target)
-                        .start(new double[k])
-                        .maxEvaluations(MAX_EVALUATIONS)
-                        .maxIterations(MAX_ITERATIONS)
-                        .build());
-        return result(car, design, log, parameters, optimum, cells, demand, k);
+    public static Result fit(Car car, Design design, LogDuty log, double[] oilK, Optional<double[]> coolantK) {
+        return new LogFit(car, design, log, oilK, coolantK).result();
     }
 
-    private static Result result(
-            Car car,
-            Design design,
-            LogDuty log,
-            List<Parameter> parameters,
-            LeastSquaresOptimizer.Optimum optimum,
-            int[] cells,
-            DemandTrace demand,
-            int k) {
-        double[] at = optimum.getPoint().toArray();
-        RealMatrix covariance = optimum.getCovariances(1e-12);
-        List<Estimate> estimates = new ArrayList<>();
-        double[][] correlation = new double[k][k];
-        for (int i = 0; i < k; i++) {
-            double factor = Math.exp(at[i]);
-            estimates.add(new Estimate(
-                    parameters.get(i),
-                    factor,
-                    factor * Math.sqrt(covariance.getEntry(i, i)),
-                    parameters.get(i).spread()));
-            for (int j = 0; j < k; j++) {
-                correlation[i][j] =
-                        covariance.getEntry(i, j) / Math.sqrt(covariance.getEntry(i, i) * covariance.getEntry(j, j));
-            }
-        }
-        int n = cells.length;
-        double[] residuals = new double[n];
-        double[] times = new double[n];
-        double sum = 0;
-        for (int i = 0; i < n; i++) {
-            residuals[i] = optimum.getResiduals().getEntry(i) * MODEL_NOISE;
-            times[i] = (cells[i] + 1) * demand.cell();
-            sum += residuals[i] * residuals[i];
-        }
-        return new Result(
-                estimates,
-                correlation,
-                Math.sqrt(sum / n),
-                times,
-                residuals,
-                words(estimates, correlation, log),
-                scaled(car, parameters, at),
-                scaled(design, parameters, at));
-    }
-
-    /** Row of the log and cell of the demand for points at least {@link #CORRELATION_TIME} apart. */
-    private static List<int[]> thinned(LogDuty log, double[] oilK, DemandTrace demand) {
-        List<int[]> rows = new ArrayList<>();
+    /** Rows that hold a temperature, at least {@link #CORRELATION_TIME} apart. */
+    private List<Point> thinned(double[] kelvin) {
+        List<Point> rows = new ArrayList<>();
         double next = log.time()[0] + 1;
         for (int i = 0; i < log.time().length; i++) {
             int cell = (int) Math.round((log.time()[i] - log.time()[0]) / demand.cell()) - 1;
-            if (log.time()[i] >= next && Double.isFinite(oilK[i]) && cell >= 0 && cell < demand.cells()) {
-                rows.add(new int[] {i, cell});
+            if (log.time()[i] >= next && Double.isFinite(kelvin[i]) && cell >= 0 && cell < demand.cells()) {
+                rows.add(new Point(kelvin[i], cell));
                 next = log.time()[i] + CORRELATION_TIME;
             }
         }
         return rows;
     }
 
+    private Car scaled(double[] at) {
+        Car scaled = car;
+        for (int j = 0; j < at.length; j++) {
+            scaled = factors.get(j).scale(scaled, Math.exp(at[j]));
+        }
+        return scaled;
+    }
+
     /** Modelled temperatures over their noise, then the parameters over their priors. */
-    private static double[] weighted(
-            Car car,
-            Design design,
-            LogDuty log,
-            DemandTrace demand,
-            List<Parameter> parameters,
-            double[] at,
-            int[] cells) {
+    private double[] weighted(double[] at) {
         Session s = Simulator.run(
-                scaled(car, parameters, at),
+                scaled(at),
                 demand,
                 log.weather(),
-                scaled(design, parameters, at),
+                design,
                 log.start().oilK(),
                 log.start().coolantK());
-        double[] values = new double[cells.length + at.length];
-        for (int i = 0; i < cells.length; i++) {
-            values[i] = s.at(car.sensor(), cells[i]) / MODEL_NOISE;
+        int n = points.size();
+        double[] values = new double[n + at.length];
+        for (int i = 0; i < n; i++) {
+            int cell = points.get(i).cell();
+            values[i] = (i < oilPoints ? s.at(car.sensor(), cell) : s.coolant()[cell]) / MODEL_NOISE;
         }
         for (int j = 0; j < at.length; j++) {
-            values[cells.length + j] = at[j] / parameters.get(j).spread();
+            values[n + j] = at[j] / factors.get(j).spread();
         }
         return values;
     }
 
-    private static double factor(List<Parameter> parameters, double[] at, Parameter wanted) {
-        int i = parameters.indexOf(wanted);
-        return i < 0 ? 1 : Math.exp(at[i]);
-    }
-
-    private static Car scaled(Car car, List<Parameter> parameters, double[] at) {
-        double losses = factor(parameters, at, Parameter.LOSSES);
-        double mass = factor(parameters, at, Parameter.MASS);
-        Car.PassiveLosses l = car.losses();
-        // Oil is weighed at its change; what is uncertain is how much metal follows it.
-        double oil = car.oilVolume() * car.oil().density15() * car.oil().specificHeat(363);
-        double metal = Math.max(0, mass * (oil + l.metal()) - oil);
-        return car.withSchool(new HeatSchool.Fitted(car.school(), factor(parameters, at, Parameter.HEAT)))
-                .withLosses(new Car.PassiveLosses(l.still() * losses, l.moving() * losses, l.block() * losses, metal));
-    }
-
-    private static Design scaled(Design design, List<Parameter> parameters, double[] at) {
-        if (design.cooler().isEmpty()) {
-            return design;
+    private Pair<RealVector, RealMatrix> linearised(RealVector point) {
+        double[] at = point.toArray();
+        double[] base = weighted(at);
+        double[][] jacobian = new double[base.length][at.length];
+        for (int j = 0; j < at.length; j++) {
+            double[] moved = at.clone();
+            moved[j] += STEP;
+            double[] there = weighted(moved);
+            for (int i = 0; i < base.length; i++) {
+                jacobian[i][j] = (there[i] - base[i]) / STEP;
+            }
         }
-        Design.Cooler c = design.cooler().get();
-        double sealing = Math.min(1, c.airway().sealing() * factor(parameters, at, Parameter.AIR));
-        return design.withAirway(c.airway().withSealing(sealing))
-                .withEfficacy(c.efficacy() * factor(parameters, at, Parameter.EFFICACY));
+        return new Pair<>(new ArrayRealVector(base, false), new Array2DRowRealMatrix(jacobian, false));
     }
 
-    private static List<String> words(List<Estimate> estimates, double[][] correlation, LogDuty log) {
+    private LeastSquaresOptimizer.Optimum optimum() {
+        double[] target = new double[points.size() + factors.size()];
+        for (int i = 0; i < points.size(); i++) {
+            target[i] = points.get(i).kelvin() / MODEL_NOISE;
+        }
+        return new LevenbergMarquardtOptimizer()
+                .optimize(new LeastSquaresBuilder()
+                        .model(this::linearised)
+                        .target(target)
+                        .start(new double[factors.size()])
+                        .maxEvaluations(MAX_EVALUATIONS)
+                        .maxIterations(MAX_ITERATIONS)
+                        .build());
+    }
+
+    private Result result() {
+        LeastSquaresOptimizer.Optimum optimum = optimum();
+        double[] at = optimum.getPoint().toArray();
+        int k = at.length;
+        RealMatrix covariance = optimum.getCovariances(1e-12);
+        List<Estimate> estimates = new ArrayList<>();
+        double[][] correlation = new double[k][k];
+        for (int i = 0; i < k; i++) {
+            double factor = Math.exp(at[i]);
+            estimates.add(new Estimate(
+                    factors.get(i),
+                    factor,
+                    factor * Math.sqrt(covariance.getEntry(i, i)),
+                    factors.get(i).spread()));
+            for (int j = 0; j < k; j++) {
+                correlation[i][j] =
+                        covariance.getEntry(i, j) / Math.sqrt(covariance.getEntry(i, i) * covariance.getEntry(j, j));
+            }
+        }
+        double[] residuals = new double[oilPoints];
+        double[] times = new double[oilPoints];
+        double sum = 0;
+        for (int i = 0; i < oilPoints; i++) {
+            residuals[i] = optimum.getResiduals().getEntry(i) * MODEL_NOISE;
+            times[i] = (points.get(i).cell() + 1) * demand.cell();
+            sum += residuals[i] * residuals[i];
+        }
+        return new Result(
+                estimates,
+                correlation,
+                Math.sqrt(sum / oilPoints),
+                times,
+                residuals,
+                words(estimates, correlation),
+                scaled(at));
+    }
+
+    private List<String> words(List<Estimate> estimates, double[][] correlation) {
         List<String> words = new ArrayList<>();
         for (int i = 0; i < estimates.size(); i++) {
             for (int j = 0; j < i; j++) {
@@ -298,8 +260,9 @@ public final class LogFit {
                         + "; its value is mostly the assumption made before.");
             }
         }
-        if (!log.gaps().isEmpty()) {
-            words.add(log.gaps().size() + " gaps of more than " + Math.round(LogDuty.GAP)
+        int gaps = log.gaps().size();
+        if (gaps > 0) {
+            words.add((gaps == 1 ? "1 gap" : gaps + " gaps") + " of more than " + Math.round(LogDuty.GAP)
                     + " s in the log were bridged by straight lines.");
         }
         return words;

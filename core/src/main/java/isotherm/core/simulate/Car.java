@@ -1,5 +1,6 @@
 package isotherm.core.simulate;
 
+import isotherm.core.airflow.Airway;
 import isotherm.core.duty.Vehicle;
 import isotherm.core.fluid.Oil;
 import isotherm.core.heat.Engine;
@@ -23,6 +24,7 @@ import java.util.OptionalDouble;
  * @param factoryExchanger UA of a factory oil-to-coolant exchanger, W/K, if there is one
  * @param sensor where the oil temperature sensor sits
  * @param limits the temperatures to keep
+ * @param correction what a log has said about coolers on this car
  */
 public record Car(
         Engine engine,
@@ -36,7 +38,8 @@ public record Car(
         Coolant coolant,
         OptionalDouble factoryExchanger,
         SensorPlace sensor,
-        Limits limits) {
+        Limits limits,
+        Correction correction) {
 
     /**
      * What leaves the oil without a cooler.
@@ -59,6 +62,17 @@ public record Car(
      * @param limitK the oil's limit, K
      */
     public record Limits(double targetLowK, double targetHighK, double limitK) {}
+
+    /**
+     * What a log has said about coolers on this car.
+     *
+     * @param efficacy factor on the efficacy of a core, above 0
+     * @param air factor on the share of the air pressure that arrives, above 0
+     */
+    public record Correction(double efficacy, double air) {
+        /** No log yet. */
+        public static final Correction NONE = new Correction(1, 1);
+    }
 
     /** Where an oil temperature sensor sits. */
     public enum SensorPlace {
@@ -89,7 +103,8 @@ public record Car(
                 coolant,
                 factoryExchanger,
                 sensor,
-                limits);
+                limits,
+                correction);
     }
 
     /**
@@ -109,7 +124,8 @@ public record Car(
                 coolant,
                 factoryExchanger,
                 sensor,
-                limits);
+                limits,
+                correction);
     }
 
     /**
@@ -129,7 +145,8 @@ public record Car(
                 coolant,
                 factoryExchanger,
                 sensor,
-                limits);
+                limits,
+                correction);
     }
 
     /**
@@ -149,7 +166,8 @@ public record Car(
                 newCoolant,
                 factoryExchanger,
                 sensor,
-                limits);
+                limits,
+                correction);
     }
 
     /**
@@ -169,7 +187,8 @@ public record Car(
                 coolant,
                 OptionalDouble.of(conductance),
                 sensor,
-                limits);
+                limits,
+                correction);
     }
 
     /**
@@ -178,6 +197,57 @@ public record Car(
      */
     public Car withSensor(SensorPlace place) {
         return new Car(
-                engine, school, oil, oilVolume, vehicle, pump, gauge, losses, coolant, factoryExchanger, place, limits);
+                engine,
+                school,
+                oil,
+                oilVolume,
+                vehicle,
+                pump,
+                gauge,
+                losses,
+                coolant,
+                factoryExchanger,
+                place,
+                limits,
+                correction);
+    }
+
+    /**
+     * @param newCorrection what a log has said about coolers on this car
+     * @return the same car with it
+     */
+    public Car withCorrection(Correction newCorrection) {
+        return new Car(
+                engine,
+                school,
+                oil,
+                oilVolume,
+                vehicle,
+                pump,
+                gauge,
+                losses,
+                coolant,
+                factoryExchanger,
+                sensor,
+                limits,
+                newCorrection);
+    }
+
+    /**
+     * A cooler as this car's log says that it works.
+     *
+     * @param cooler a cooler with the figures that are assumed for any car
+     * @return the cooler with the log's factors on its efficacy and air; the same without a log
+     */
+    public Design.Cooler known(Design.Cooler cooler) {
+        if (correction.equals(Correction.NONE)) {
+            return cooler;
+        }
+        Airway airway = cooler.airway();
+        return new Design.Cooler(
+                cooler.core(),
+                airway.withSealing(Math.min(1, airway.sealing() * correction.air())),
+                cooler.loop(),
+                cooler.efficacy() * correction.efficacy());
     }
 }

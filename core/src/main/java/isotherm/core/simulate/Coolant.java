@@ -16,4 +16,20 @@ public record Coolant(double capacity, double heatShare, Radiator radiator, doub
     public static final double HEAT_SHARE = 0.50;
     /** Heat into the coolant at idle and on overrun, W per m³ of displacement and 1/min (default). */
     static final double IDLE_HEAT = 1.1e3;
+
+    /**
+     * @param share heat into the coolant over brake power
+     * @return the same circuit with it
+     */
+    public Coolant withHeatShare(double share) {
+        return new Coolant(capacity, share, radiator, opensK, fullK);
+    }
+
+    /**
+     * @param kelvin coolant temperature, K
+     * @return how far the coolant thermostat stands open, 0 to 1
+     */
+    double valve(double kelvin) {
+        return Math.max(0, Math.min(1, (kelvin - opensK) / (fullK - opensK)));
+    }
 }

@@ -1,15 +1,14 @@
 package isotherm.core.simulate;
 
-import isotherm.core.airflow.Airway;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
-import isotherm.core.heat.HeatSchool;
 import java.util.Arrays;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 import org.hipparchus.random.Well19937c;
 
 /**
- * How sure a figure is: the whole session again and again with the uncertain inputs drawn from their priors.
+ * How sure a figure is: the whole session again and again with the uncertain factors drawn from what is believed of them:
+ * their priors, or what a log left of those, correlations and all.
  *
  * <p>Latin hypercube samples, repeatable by seed. Source: McKay, Beckman and Conover, Technometrics 21 (1979) 239–245.
  *
@@ -33,60 +32,31 @@ public record Prediction(
         int samples) {
 
     /**
-     * Standard deviations of the independent priors, all as shares of the nominal value.
-     *
-     * @param efficacy of the core
-     * @param heat into the oil
-     * @param air sealing, the share of the pressure that arrives
-     * @param losses passive losses of sump and block
-     */
-    public record Spread(double efficacy, double heat, double air, double losses) {
-        /** Before any log of this car (defaults). */
-        public static final Spread PRIOR = new Spread(0.125, 0.15, 0.12, 0.20);
-    }
-
-    private static final int DIMENSIONS = 4;
-    private static final double LOWEST_FACTOR = 0.2;
-
-    /**
      * Samples the prediction.
      *
      * @param car the car
      * @param duty what it has to do
      * @param design the design
-     * @param spread standard deviations
+     * @param belief how sure the factors are
      * @param samples number of samples, 2 or more
      * @param seed the same seed gives the same samples
      * @return quantiles and odds
      */
-    public static Prediction of(Car car, Duty duty, Design design, Spread spread, int samples, long seed) {
-        double[][] z = hypercube(samples, seed);
+    public static Prediction of(Car car, Duty duty, Design design, Belief belief, int samples, long seed) {
+        double[][] z = hypercube(samples, belief.factors().size(), seed);
+        double[][] root = belief.root();
         double[] peaks = new double[samples];
         double[] plateaus = new double[samples];
         int underLimit = 0;
         int underTarget = 0;
         DemandTrace demand = duty.demand(car.vehicle(), car.engine());
         for (int i = 0; i < samples; i++) {
-            double heat = factor(spread.heat(), z[i][1]);
-            double losses = factor(spread.losses(), z[i][3]);
-            Car sampled = car.withSchool(new HeatSchool.Fitted(car.school(), heat))
-                    .withLosses(new Car.PassiveLosses(
-                            car.losses().still() * losses,
-                            car.losses().moving() * losses,
-                            car.losses().block() * losses,
-                            car.losses().metal()));
-            Design varied = design;
-            if (design.cooler().isPresent()) {
-                Design.Cooler c = design.cooler().get();
-                Airway airway =
-                        c.airway().withSealing(Math.min(1, c.airway().sealing() * factor(spread.air(), z[i][2])));
-                varied = design.withAirway(airway).withEfficacy(c.efficacy() * factor(spread.efficacy(), z[i][0]));
-            }
+            Car sampled = sampled(car, belief, root, z[i]);
             Session session = Simulator.run(
                     sampled,
                     demand,
                     duty.weather(),
-                    varied,
+                    design,
                     duty.start().oilK(),
                     duty.start().coolantK());
             peaks[i] = session.peak();
@@ -107,16 +77,24 @@ public record Prediction(
                 samples);
     }
 
-    private static double factor(double deviation, double z) {
-        return Math.max(LOWEST_FACTOR, 1 + deviation * z);
+    private static Car sampled(Car car, Belief belief, double[][] root, double[] z) {
+        Car sampled = car;
+        for (int f = 0; f < z.length; f++) {
+            double correlated = 0;
+            for (int k = 0; k < z.length; k++) {
+                correlated += root[f][k] * z[k];
+            }
+            sampled = belief.factors().get(f).scale(sampled, Math.exp(belief.deviation()[f] * correlated));
+        }
+        return sampled;
     }
 
     /** Standard normal samples, each dimension stratified. */
-    private static double[][] hypercube(int samples, long seed) {
+    private static double[][] hypercube(int samples, int dimensions, long seed) {
         Well19937c random = new Well19937c(seed);
         NormalDistribution normal = new NormalDistribution();
-        double[][] z = new double[samples][DIMENSIONS];
-        for (int d = 0; d < DIMENSIONS; d++) {
+        double[][] z = new double[samples][dimensions];
+        for (int d = 0; d < dimensions; d++) {
             int[] order = new int[samples];
             for (int i = 0; i < samples; i++) {
                 int j = random.nextInt(i + 1);

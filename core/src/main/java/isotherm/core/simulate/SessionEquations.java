@@ -43,7 +43,7 @@ public final class SessionEquations {
     public static final int STATES = 9;
 
     /** Coolant temperature at which the radiator's fan begins to help, K (default). */
-    private static final double RADIATOR_FAN_FROM = Units.ZERO_CELSIUS + 95;
+    static final double RADIATOR_FAN_FROM = Units.ZERO_CELSIUS + 95;
 
     private static final double RADIATOR_FAN_SPAN = 5;
     private static final int LOSS_NODES = 24;
@@ -99,7 +99,7 @@ public final class SessionEquations {
         this.bearing = car.gauge().pascal()
                 / (car.oil().dynamicViscosity(car.gauge().oilK())
                         * car.pump().flow(car.gauge().rpm()));
-        Optional<Design.Cooler> fitted = design.cooler();
+        Optional<Design.Cooler> fitted = design.cooler().map(car::known);
         this.cooled = fitted.isPresent();
         Optional<CoreModel> core = fitted.map(c -> new CoreModel(c.core()));
         Optional<AirNetwork> network = fitted.map(c ->
@@ -222,7 +222,7 @@ public final class SessionEquations {
         int at = cell * AirTable.VALUES;
         double coveredK = blend(own, assist, at + AirTable.COVERED);
         double openK = blend(own, assist, at + AirTable.OPEN);
-        double valve = Math.max(0, Math.min(1, (coolantK - coolant.opensK()) / (coolant.fullK() - coolant.opensK())));
+        double valve = coolant.valve(coolantK);
 
         double cooling = 0;
         double carried = 0;

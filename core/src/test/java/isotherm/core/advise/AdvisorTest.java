@@ -7,6 +7,7 @@ import isotherm.core.airflow.Place;
 import isotherm.core.duty.ClimbDuty;
 import isotherm.core.duty.CruiseDuty;
 import isotherm.core.duty.Duty;
+import isotherm.core.duty.LogDuty;
 import isotherm.core.duty.Weather;
 import isotherm.core.exchanger.Core;
 import isotherm.core.exchanger.Ports;
@@ -23,6 +24,7 @@ import isotherm.core.simulate.Simulator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -108,6 +110,7 @@ class AdvisorTest {
         return Stream.of(
                 Arguments.of(Finding.Topic.SHADED, changed(a -> a.withShade(0.5)), true),
                 Arguments.of(Finding.Topic.LEAKY, changed(a -> a.withSealing(0.5)), true),
+                Arguments.of(Finding.Topic.INTAKE_HEATED, changed(a -> a.withIntakeBehind(true)), true),
                 Arguments.of(Finding.Topic.NO_WAY_OUT, DemoCars.design(16, Place.FRONT_CORNER_CLOSED), true),
                 Arguments.of(
                         Finding.Topic.THERMOSTAT_HIGH,
@@ -160,7 +163,11 @@ class AdvisorTest {
         assertThat(today).isLessThan(CAR.limits().limitK());
         var a = Assessment.of(CAR, TRACK, d, OptionalDouble.of(2 * CAR.engine().power()));
         assertThat(a.planned().orElseThrow().peak()).isGreaterThan(today);
-        assertThat(find(Advisor.findings(a), Finding.Topic.PLANNED_POWER)).isPresent();
+        Finding planned = find(Advisor.findings(a), Finding.Topic.PLANNED_POWER).orElseThrow();
+        planned.remedy().ifPresent(r -> assertThat(Assessment.planned(
+                                CAR, TRACK, r.design(), 2 * CAR.engine().power())
+                        .peak())
+                .isLessThanOrEqualTo(CAR.limits().limitK()));
         assertThat(find(findings(TRACK, d), Finding.Topic.PLANNED_POWER)).isEmpty();
     }
 
@@ -207,5 +214,41 @@ class AdvisorTest {
         assertThat(remedy.design().cooler()).isPresent();
         assertThat(remedy.peakK())
                 .isLessThan(Simulator.run(CAR, TRACK, Design.NO_COOLER).peak() - 10);
+    }
+
+    @Test
+    void whatIsMendedForThePlannedPowerHoldsWithIt() {
+        Design d = DemoCars.design(10, Place.FRONT_CORNER_VENTED);
+        double limit = CAR.limits().limitK();
+        assertThat(Simulator.run(CAR, TRACK, d).peak()).isLessThan(limit);
+        // A little more power than this design can take.
+        double power = IntStream.rangeClosed(1, 20)
+                .mapToDouble(i -> (1 + i / 10.0) * CAR.engine().power())
+                .filter(p -> Assessment.planned(CAR, TRACK, d, p).peak() > limit)
+                .findFirst()
+                .orElseThrow();
+        var a = Assessment.of(CAR, TRACK, d, OptionalDouble.of(power));
+        Finding.Remedy r = find(Advisor.findings(a), Finding.Topic.PLANNED_POWER)
+                .orElseThrow()
+                .remedy()
+                .orElseThrow();
+        assertThat(Assessment.planned(CAR, TRACK, r.design(), power).peak())
+                .isLessThanOrEqualTo(CAR.limits().limitK());
+    }
+
+    @Test
+    void gapsInTheLogOfADutyAreSaid() {
+        double[] time = new double[600];
+        double[] speed = new double[600];
+        for (int i = 0; i < 600; i++) {
+            time[i] = i < 300 ? i : i + 42;
+            speed[i] = 30;
+        }
+        Duty log = new LogDuty(time, speed, new double[0], new double[0], new double[0], Duty.Start.WARM, DemoCars.DAY);
+        Finding gaps =
+                find(findings(log, Design.NO_COOLER), Finding.Topic.LOG_GAPS).orElseThrow();
+        assertThat(gaps.figure()).isEqualTo("1, 43 s in all");
+        assertThat(find(findings(TRACK, Design.NO_COOLER), Finding.Topic.LOG_GAPS))
+                .isEmpty();
     }
 }

@@ -72,7 +72,8 @@ class AirNetworkTest {
                 false,
                 0,
                 Optional.empty(),
-                Optional.of(new MeasuredPressure(200, 25)));
+                Optional.of(new MeasuredPressure(200, 25)),
+                false);
         AirFlow flow = network(measured).at(25, false, false);
         assertThat(CORE.airPressureDrop(flow.faceSpeed(), AMBIENT, PASCAL)).isCloseTo(200, within(8.0));
         AirFlow twice = network(measured).at(50, false, false);
@@ -129,7 +130,8 @@ class AirNetworkTest {
                 true,
                 0,
                 Optional.empty(),
-                Optional.empty());
+                Optional.empty(),
+                false);
         assertThat(network(meshed).at(speed, false, false).coreMassFlow()).isLessThan(flow);
     }
 

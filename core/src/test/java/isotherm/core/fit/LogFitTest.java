@@ -9,19 +9,23 @@ import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
 import isotherm.core.duty.LogDuty;
 import isotherm.core.heat.HeatSchool;
+import isotherm.core.simulate.Belief;
 import isotherm.core.simulate.Car;
 import isotherm.core.simulate.DemoCars;
 import isotherm.core.simulate.Design;
+import isotherm.core.simulate.Factor;
+import isotherm.core.simulate.Prediction;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
 import java.util.Arrays;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 class LogFitTest {
     private static final Car CAR = DemoCars.car();
 
-    private record Made(LogDuty log, double[] oilK) {}
+    private record Made(LogDuty log, double[] oilK, double[] coolantK) {}
 
     /** A log of a car whose heat and losses are not those that are assumed. */
     private static Made made(double heat, double losses, Design design, long seed) {
@@ -37,9 +41,11 @@ class LogFitTest {
         int n = d.cells();
         double[] time = new double[n];
         double[] oil = new double[n];
+        double[] coolant = new double[n];
         for (int i = 0; i < n; i++) {
             time[i] = i + 1;
             oil[i] = s.oil()[i] + 0.5 * random.nextGaussian();
+            coolant[i] = s.coolant()[i] + 0.5 * random.nextGaussian();
             if (random.nextInt(50) == 0) {
                 oil[i] = Double.NaN;
             }
@@ -49,10 +55,12 @@ class LogFitTest {
             t0[i] -= 0.5;
         }
         return new Made(
-                new LogDuty(t0, d.speed(), d.rpm(), d.brakePower(), new double[0], Duty.Start.WARM, DemoCars.DAY), oil);
+                new LogDuty(t0, d.speed(), d.rpm(), d.brakePower(), new double[0], Duty.Start.WARM, DemoCars.DAY),
+                oil,
+                coolant);
     }
 
-    private static LogFit.Estimate of(LogFit.Result r, LogFit.Parameter p) {
+    private static LogFit.Estimate of(LogFit.Result r, Factor p) {
         return r.estimates().stream()
                 .filter(e -> e.parameter() == p)
                 .findFirst()
@@ -62,9 +70,9 @@ class LogFitTest {
     @Test
     void theTrueFactorsLieWithinThreeStandardErrors() {
         Made made = made(1.15, 0.9, Design.NO_COOLER, 3);
-        LogFit.Result r = LogFit.fit(CAR, Design.NO_COOLER, made.log(), made.oilK());
-        LogFit.Estimate heat = of(r, LogFit.Parameter.HEAT);
-        LogFit.Estimate losses = of(r, LogFit.Parameter.LOSSES);
+        LogFit.Result r = LogFit.fit(CAR, Design.NO_COOLER, made.log(), made.oilK(), Optional.empty());
+        LogFit.Estimate heat = of(r, Factor.HEAT);
+        LogFit.Estimate losses = of(r, Factor.LOSSES);
         assertThat(Math.abs(heat.factor() - 1.15)).isLessThan(3 * heat.standardError());
         assertThat(Math.abs(losses.factor() - 0.9)).isLessThan(3 * losses.standardError());
         assertThat(heat.standardError()).isLessThan(heat.prior());
@@ -75,9 +83,9 @@ class LogFitTest {
     @Test
     void theFittedCarRepeatsTheLogAndPredictsAnotherDay() {
         Made made = made(1.2, 1.0, Design.NO_COOLER, 5);
-        LogFit.Result r = LogFit.fit(CAR, Design.NO_COOLER, made.log(), made.oilK());
+        LogFit.Result r = LogFit.fit(CAR, Design.NO_COOLER, made.log(), made.oilK(), Optional.empty());
         double before = Simulator.run(CAR, made.log(), Design.NO_COOLER).peak();
-        double after = Simulator.run(r.car(), made.log(), r.design()).peak();
+        double after = Simulator.run(r.car(), made.log(), Design.NO_COOLER).peak();
         double logged =
                 Arrays.stream(made.oilK()).filter(Double::isFinite).max().orElseThrow();
         assertThat(Math.abs(after - logged)).isLessThan(2.0).isLessThan(Math.abs(before - logged));
@@ -87,7 +95,7 @@ class LogFitTest {
     void saysWhatItCannotTellApart() {
         Design cooled = DemoCars.design(16, Place.GRILLE_AHEAD);
         Made made = made(1.1, 1.0, cooled, 7);
-        LogFit.Result r = LogFit.fit(CAR, cooled, made.log(), made.oilK());
+        LogFit.Result r = LogFit.fit(CAR, cooled, made.log(), made.oilK(), Optional.empty());
         assertThat(r.estimates()).hasSize(5);
         assertThat(r.words()).anySatisfy(w -> assertThat(w).containsAnyOf("cannot tell", "says little about"));
         for (int i = 0; i < 5; i++) {
@@ -115,10 +123,10 @@ class LogFitTest {
                 new double[0],
                 l.start(),
                 l.weather());
-        LogFit.Result r = LogFit.fit(CAR, Design.NO_COOLER, gapped, pick(made.oilK(), keep));
+        LogFit.Result r = LogFit.fit(CAR, Design.NO_COOLER, gapped, pick(made.oilK(), keep), Optional.empty());
         assertThat(gapped.gaps()).hasSize(1);
-        assertThat(r.words()).anySatisfy(w -> assertThat(w).contains("1 gaps"));
-        assertThat(of(r, LogFit.Parameter.HEAT).factor()).isBetween(0.9, 1.1);
+        assertThat(r.words()).anySatisfy(w -> assertThat(w).contains("1 gap of"));
+        assertThat(of(r, Factor.HEAT).factor()).isBetween(0.9, 1.1);
     }
 
     private static double[] pick(double[] values, int[] rows) {
@@ -136,7 +144,36 @@ class LogFitTest {
                 Duty.Start.WARM,
                 DemoCars.DAY);
         assertThatIllegalArgumentException()
-                .isThrownBy(() -> LogFit.fit(CAR, Design.NO_COOLER, tiny, new double[] {360, 361}))
+                .isThrownBy(() -> LogFit.fit(CAR, Design.NO_COOLER, tiny, new double[] {360, 361}, Optional.empty()))
                 .withMessageContaining("200 s");
+    }
+
+    @Test
+    void aLoggedCoolantTemperatureTeachesTheHeatThatGoesIntoIt() {
+        Car truth = CAR.withCoolant(CAR.coolant().withHeatShare(0.5 * 1.3));
+        Session s = Simulator.run(truth, DemoCars.session(12), Design.NO_COOLER);
+        DemandTrace d = s.demand();
+        double[] time = new double[d.cells()];
+        Arrays.setAll(time, i -> i + 0.5);
+        LogDuty log =
+                new LogDuty(time, d.speed(), d.rpm(), d.brakePower(), new double[0], Duty.Start.WARM, DemoCars.DAY);
+        LogFit.Result r = LogFit.fit(CAR, Design.NO_COOLER, log, s.oil(), Optional.of(s.coolant()));
+        LogFit.Estimate coolant = of(r, Factor.COOLANT);
+        assertThat(coolant.factor()).isCloseTo(1.3, within(0.1));
+        assertThat(coolant.standardError()).isLessThan(0.5 * coolant.prior());
+        assertThat(of(r, Factor.HEAT).factor()).isCloseTo(1, within(0.05));
+    }
+
+    @Test
+    void whatALogHasTaughtNarrowsThePrediction() {
+        Design cooled = DemoCars.design(16, Place.GRILLE_AHEAD);
+        Made made = made(1.1, 1.0, Design.NO_COOLER, 11);
+        LogFit.Result r = LogFit.fit(CAR, Design.NO_COOLER, made.log(), made.oilK(), Optional.empty());
+        Prediction before = Prediction.of(CAR, DemoCars.session(8), Design.NO_COOLER, Belief.prior(), 60, 1);
+        Prediction after = Prediction.of(r.car(), DemoCars.session(8), Design.NO_COOLER, r.belief(), 60, 1);
+        assertThat(after.peakHigh() - after.peakLow()).isLessThan(0.3 * (before.peakHigh() - before.peakLow()));
+        // The cooler is still unknown: its own priors stay.
+        Prediction fitted = Prediction.of(r.car(), DemoCars.session(8), cooled, r.belief(), 60, 1);
+        assertThat(fitted.peakHigh() - fitted.peakLow()).isGreaterThan(after.peakHigh() - after.peakLow());
     }
 }

@@ -46,7 +46,8 @@ public final class DemoCars {
                 new Coolant(70e3, 0.5, radiator, Units.kelvin(88), Units.kelvin(98)),
                 OptionalDouble.empty(),
                 Car.SensorPlace.SUMP,
-                new Car.Limits(Units.kelvin(90), Units.kelvin(115), Units.kelvin(130)));
+                new Car.Limits(Units.kelvin(90), Units.kelvin(115), Units.kelvin(130)),
+                Car.Correction.NONE);
     }
 
     /**

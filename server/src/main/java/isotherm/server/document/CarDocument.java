@@ -7,7 +7,9 @@ import isotherm.core.heat.Aspiration;
 import isotherm.core.heat.HeatSchool;
 import isotherm.core.hydraulics.GaugePoint;
 import isotherm.core.hydraulics.OilPump;
+import isotherm.core.simulate.Belief;
 import isotherm.core.simulate.Car;
+import isotherm.core.simulate.Factor;
 import java.util.List;
 import java.util.OptionalDouble;
 
@@ -27,6 +29,7 @@ import java.util.OptionalDouble;
  * @param factoryExchangerWPerK a factory oil-to-coolant exchanger
  * @param sensor where the oil temperature sensor sits
  * @param limits the temperatures to keep
+ * @param fitted what a log has taught
  */
 public record CarDocument(
         @Text(value = "what its people call it", min = 1, max = 120) String name,
@@ -45,7 +48,8 @@ public record CarDocument(
                 @Quantity(value = "UA of a factory oil-to-coolant exchanger", min = 0, max = 2000, unit = "W/K")
                 Double factoryExchangerWPerK,
         @Text("where the oil temperature sensor sits") Car.SensorPlace sensor,
-        @Text("the temperatures to keep") LimitsDocument limits)
+        @Text("the temperatures to keep") LimitsDocument limits,
+        @Missing("no log fitted yet") @Text("what a log has taught about this car") FittedDocument fitted)
         implements Checked {
 
     /** The engine. */
@@ -65,9 +69,7 @@ public record CarDocument(
             @Text("which school") School school,
             @Missing("the usual share for the engine's kind")
                     @Quantity(value = "share of brake power that goes into the oil", min = 0, max = 30, unit = "%")
-                    Double sharePercent,
-            @Missing("1, no log yet") @Quantity(value = "factor on that heat from a fitted log", min = 0.2, max = 5)
-                    Double fittedFactor) {}
+                    Double sharePercent) {}
 
     /** The schools of estimating heat into the oil. */
     public enum School {
@@ -145,9 +147,82 @@ public record CarDocument(
             @Quantity(value = "upper edge of the target band", min = 70, max = 150, unit = "°C") double targetHighC,
             @Quantity(value = "the oil's limit", min = 80, max = 180, unit = "°C") double limitC) {}
 
+    /** What a log has taught about this car; taking it out again gives the car as it was. */
+    public record FittedDocument(
+            @Text(value = "the log", min = 1, max = 120) String log,
+            @Text(value = "factors on the car's own figures", min = 1, max = 6) List<FactorDocument> factors,
+            @Text(value = "correlation between them, in their order", min = 1, max = 6)
+                    List<CorrelationDocument> correlation) {
+
+        Car applied(Car car) {
+            Car applied = car;
+            for (FactorDocument f : factors) {
+                applied = f.factor().scale(applied, f.value());
+            }
+            return applied;
+        }
+
+        Belief belief() {
+            return Belief.after(new Belief(
+                    factors.stream().map(FactorDocument::factor).toList(),
+                    factors.stream()
+                            .mapToDouble(f -> f.standardError() / f.value())
+                            .toArray(),
+                    correlation.stream()
+                            .map(row -> row.row().stream()
+                                    .mapToDouble(Double::doubleValue)
+                                    .toArray())
+                            .toArray(double[][]::new)));
+        }
+
+        void check(String path, List<Problem> problems) {
+            int n = factors.size();
+            if (factors.stream().map(FactorDocument::factor).distinct().count() < n) {
+                problems.add(Problem.of(path + "/factors", null, "Each factor may be given once"));
+            }
+            if (correlation.size() != n
+                    || correlation.stream().anyMatch(row -> row.row().size() != n)) {
+                problems.add(Problem.of(
+                        path + "/correlation",
+                        null,
+                        "A square of " + n + " rows of " + n + " is expected here, one for each factor"));
+                return;
+            }
+            for (int i = 0; i < n; i++) {
+                for (int j = 0; j <= i; j++) {
+                    double there = correlation.get(i).row().get(j);
+                    double mirrored = correlation.get(j).row().get(i);
+                    if (Math.abs(there - (i == j ? 1 : mirrored)) > 1e-3) {
+                        problems.add(Problem.of(
+                                path + "/correlation/" + i + "/row/" + j,
+                                DocumentReader.number(there),
+                                i == j
+                                        ? "A factor's correlation with itself is 1"
+                                        : "The correlation has to be the same both ways, "
+                                                + DocumentReader.number(mirrored)));
+                    }
+                }
+            }
+        }
+    }
+
+    /** One factor that a log has taught. */
+    public record FactorDocument(
+            @Text("which") Factor factor,
+            @Quantity(value = "factor on the car's own figure", min = 0.1, max = 10) double value,
+            @Quantity(value = "standard error of the factor", min = 0, max = 10) double standardError) {}
+
+    /** One row of correlations. */
+    public record CorrelationDocument(
+            @Quantity(value = "correlation", min = -1, max = 1) @Text(value = "correlations", min = 1, max = 6)
+                    List<Double> row) {}
+
     @Override
     public void check(String path, List<Problem> problems) {
         oil.check(path + "/oil", problems);
+        if (fitted != null) {
+            fitted.check(path + "/fitted", problems);
+        }
         if (coolant.fullC() <= coolant.opensC()) {
             problems.add(Problem.of(
                     path + "/coolant/fullC",
@@ -193,24 +268,29 @@ public record CarDocument(
 
     /**
      * @param which a school
-     * @return it for this car, with the factor of a fitted log
+     * @return it for this car, before any log
      */
     HeatSchool school(School which) {
-        HeatSchool base =
-                switch (which) {
-                    case SHARE_OF_POWER ->
-                        new HeatSchool.ShareOfPower(
-                                heat.sharePercent() == null
-                                        ? engine.aspiration().oilShare()
-                                        : heat.sharePercent() / 100);
-                    case FRICTION -> new HeatSchool.Friction(HeatSchool.Friction.FRICTION_SHARE);
-                };
-        boolean fitted = which == heat.school() && heat.fittedFactor() != null;
-        return fitted ? new HeatSchool.Fitted(base, heat.fittedFactor()) : base;
+        return switch (which) {
+            case SHARE_OF_POWER ->
+                new HeatSchool.ShareOfPower(
+                        heat.sharePercent() == null ? engine.aspiration().oilShare() : heat.sharePercent() / 100);
+            case FRICTION -> new HeatSchool.Friction(HeatSchool.Friction.FRICTION_SHARE);
+        };
     }
 
-    /** @return the car for {@code core} */
+    /** @return how sure its figures are */
+    Belief belief() {
+        return fitted == null ? Belief.prior() : fitted.belief();
+    }
+
+    /** @return the car for {@code core}, with what a log has taught */
     public Car toCore() {
+        return fitted == null ? withoutLog() : fitted.applied(withoutLog());
+    }
+
+    /** @return the car for {@code core} as it was before any log */
+    Car withoutLog() {
         var e = new isotherm.core.heat.Engine(
                 engine.aspiration(),
                 engine.powerKw() * 1e3,
@@ -262,6 +342,7 @@ public record CarDocument(
                 new Car.Limits(
                         Units.kelvin(limits.targetLowC()),
                         Units.kelvin(limits.targetHighC()),
-                        Units.kelvin(limits.limitC())));
+                        Units.kelvin(limits.limitC())),
+                Car.Correction.NONE);
     }
 }

@@ -61,6 +61,8 @@ public record DesignDocument(
             @Missing("the place's preset")
                     @Text("a pressure measured across the core on the road, which replaces the preset")
                     PressureDocument measured,
+            @Missing("false") @Text("whether an intercooler or the engine's intake breathes what leaves the core")
+                    Boolean intakeBehind,
             @Missing("no fan of its own") @Text("the core's own fan") FanDocument fan,
             @Missing("none: oil through the core at all times") @Text("oil thermostat") ThermostatDocument thermostat,
             @Text("hose to the core") HoseDocument feed,
@@ -235,7 +237,8 @@ public record DesignDocument(
                 Optional.ofNullable(c.fan())
                         .map(f -> new Fan(
                                 f.stallPa(), f.freeFlowM3PerS(), Units.kelvin(f.onC()), Units.kelvin(f.offC()))),
-                Optional.ofNullable(c.measured()).map(m -> new MeasuredPressure(m.pa(), m.speedKmh() / 3.6)));
+                Optional.ofNullable(c.measured()).map(m -> new MeasuredPressure(m.pa(), m.speedKmh() / 3.6)),
+                Boolean.TRUE.equals(c.intakeBehind()));
         CoolerLoop loop = new CoolerLoop(
                 hose(c.feed()),
                 hose(c.back()),
@@ -290,6 +293,7 @@ public record DesignDocument(
                 a.measured()
                         .map(m -> new PressureDocument(rounded(m.pascal()), rounded(m.speed() * 3.6)))
                         .orElse(null),
+                a.intakeBehind() ? (Boolean) true : null,
                 a.fan()
                         .map(f -> new FanDocument(
                                 rounded(f.stallPressure()),

@@ -8,7 +8,7 @@ import java.util.List;
  *
  * @param figures figures of merit of the session
  * @param bare the same duty without a cooler
- * @param schools the same duty and design under each way of estimating the heat
+ * @param schools the same duty and design under each way of estimating the heat, before any log
  * @param planned the same duty and design with the planned power
  * @param road a cold start and 45 minutes at 80 km/h on an 8 °C day
  * @param interval how sure the figures are, when samples were asked for
@@ -62,7 +62,7 @@ public record OutcomeDocument(
     /**
      * One way of estimating the heat, on this duty and design.
      *
-     * @param school the school; a fitted factor counts for the car's own
+     * @param school the school, as it is before any log
      * @param meanHeatKw mean heat into the oil
      * @param peakC highest oil temperature
      * @param plateauC plateau
@@ -127,6 +127,7 @@ public record OutcomeDocument(
      *
      * @param heatKw heat from oil to air
      * @param faceSpeedMPerS air speed ahead of the open part of the face
+     * @param airInC air that the core breathes; warmer than outside behind a radiator
      * @param airOutC air leaving the core, which an intake or intercooler behind it would breathe
      * @param oilOutC oil leaving the core
      * @param effectiveness heat over the largest heat that the flows allow
@@ -144,6 +145,7 @@ public record OutcomeDocument(
     public record CorePoint(
             double heatKw,
             double faceSpeedMPerS,
+            double airInC,
             double airOutC,
             double oilOutC,
             double effectiveness,

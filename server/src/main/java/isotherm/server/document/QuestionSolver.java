@@ -84,7 +84,7 @@ public final class QuestionSolver {
      * @return the air at each speed
      */
     public static List<Questions.AirAnswer> air(Questions.AirQuestion q) {
-        Design.Cooler c = q.design().toCore().cooler().orElseThrow();
+        Design.Cooler c = q.car().toCore().known(q.design().toCore().cooler().orElseThrow());
         AirNetwork network = new AirNetwork(
                 c.airway(),
                 new CoreModel(c.core()),
@@ -175,7 +175,13 @@ public final class QuestionSolver {
     public static Questions.FitAnswer fit(Questions.FitQuestion q) {
         LogFit.Result r;
         try {
-            r = LogFit.fit(q.car().toCore(), q.design().toCore(), q.duty().toLog(), oil(q.oilC()));
+            // Always from the car as it was before any log, so that a second fit does not count the first one twice.
+            r = LogFit.fit(
+                    q.car().withoutLog(),
+                    q.design().toCore(),
+                    q.duty().toLog(),
+                    kelvin(q.oilC()),
+                    Optional.ofNullable(q.coolantC()).map(QuestionSolver::kelvin));
         } catch (IllegalArgumentException e) {
             throw new InvalidDocument(List.of(Problem.of("/oilC", null, e.getMessage())));
         }
@@ -191,10 +197,21 @@ public final class QuestionSolver {
                 round(r.rms(), 3),
                 Arrays.stream(r.times()).boxed().toList(),
                 Arrays.stream(r.residuals()).mapToObj(v -> round(v, 2)).toList(),
-                r.words());
+                r.words(),
+                new CarDocument.FittedDocument(
+                        q.duty().name(),
+                        r.estimates().stream()
+                                .map(e -> new CarDocument.FactorDocument(
+                                        e.parameter(), round(e.factor(), 4), round(e.standardError(), 4)))
+                                .toList(),
+                        Arrays.stream(r.correlation())
+                                .map(row -> new CarDocument.CorrelationDocument(Arrays.stream(row)
+                                        .mapToObj(v -> round(v, 4))
+                                        .toList()))
+                                .toList()));
     }
 
-    private static double[] oil(List<Double> celsius) {
+    private static double[] kelvin(List<Double> celsius) {
         return celsius.stream()
                 .mapToDouble(v -> v < DROPPED ? Double.NaN : Units.kelvin(v))
                 .toArray();
@@ -221,7 +238,7 @@ public final class QuestionSolver {
     private static SessionComparison.Logged logged(Car car, Questions.LoggedDocument d) {
         LogDuty log = d.duty().toLog();
         DemandTrace demand = log.demand(car.vehicle(), car.engine());
-        double[] oil = oil(d.oilC());
+        double[] oil = kelvin(d.oilC());
         double[] heat = IntStream.range(0, demand.cells())
                 .mapToDouble(i -> car.school().oilHeat(car.engine(), demand.brakePower()[i], demand.rpm()[i]))
                 .toArray();

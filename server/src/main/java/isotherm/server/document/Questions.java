@@ -307,6 +307,7 @@ public final class Questions {
      * @param duty a duty from a log
      * @param design the design that was driven
      * @param oilC logged oil temperature at the log's times; −999 where it dropped out
+     * @param coolantC logged coolant temperature at the log's times; −999 where it dropped out
      */
     public record FitQuestion(
             @Text("the car") CarDocument car,
@@ -314,7 +315,15 @@ public final class Questions {
             @Text("the design that was driven") DesignDocument design,
             @Quantity(value = "logged oil temperature, -999 where it dropped out", min = -999, max = 250, unit = "°C")
                     @Text(value = "oil temperatures", min = 2, max = 200000)
-                    List<Double> oilC)
+                    List<Double> oilC,
+            @Missing("not logged")
+                    @Quantity(
+                            value = "logged coolant temperature, -999 where it dropped out",
+                            min = -999,
+                            max = 250,
+                            unit = "°C")
+                    @Text(value = "coolant temperatures", min = 2, max = 200000)
+                    List<Double> coolantC)
             implements Checked {
         @Override
         public void check(String path, List<Problem> problems) {
@@ -322,6 +331,9 @@ public final class Questions {
             duty.check(path + "/duty", problems);
             design.check(path + "/design", problems);
             needsLog(path + "/duty", duty, oilC, path + "/oilC", problems);
+            if (coolantC != null) {
+                needsLog(path + "/duty", duty, coolantC, path + "/coolantC", problems);
+            }
         }
     }
 
@@ -334,6 +346,7 @@ public final class Questions {
      * @param timeSeconds times of the residuals
      * @param residualK logged less modelled oil temperature
      * @param words what the log cannot tell apart, in plain words
+     * @param fitted what to write into the car to use it from now on
      */
     public record FitAnswer(
             List<EstimateDocument> estimates,
@@ -341,7 +354,8 @@ public final class Questions {
             double rmsK,
             List<Double> timeSeconds,
             List<Double> residualK,
-            List<String> words) {}
+            List<String> words,
+            CarDocument.FittedDocument fitted) {}
 
     /**
      * One fitted factor.
@@ -352,7 +366,7 @@ public final class Questions {
      * @param prior standard deviation of the factor before the log
      */
     public record EstimateDocument(
-            isotherm.core.fit.LogFit.Parameter parameter, double factor, double standardError, double prior) {}
+            isotherm.core.simulate.Factor parameter, double factor, double standardError, double prior) {}
 
     /**
      * Two logged sessions of one car.

@@ -2,10 +2,6 @@ package isotherm.server.document;
 
 import isotherm.core.advise.Advisor;
 import isotherm.core.advise.Assessment;
-import isotherm.core.airflow.AirFlow;
-import isotherm.core.airflow.AirNetwork;
-import isotherm.core.duty.DemandTrace;
-import isotherm.core.exchanger.CoreModel;
 import isotherm.core.exchanger.CoreRating;
 import isotherm.core.exchanger.Validity;
 import isotherm.core.fluid.Oil;
@@ -13,6 +9,7 @@ import isotherm.core.fluid.Units;
 import isotherm.core.hydraulics.OilCircuit;
 import isotherm.core.simulate.Car;
 import isotherm.core.simulate.Design;
+import isotherm.core.simulate.OperatingPoint;
 import isotherm.core.simulate.Prediction;
 import isotherm.core.simulate.PressureCheck;
 import isotherm.core.simulate.Session;
@@ -20,7 +17,6 @@ import isotherm.core.simulate.Simulator;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.IntToDoubleFunction;
 
@@ -46,7 +42,6 @@ public final class Solver {
                 planned == null ? OptionalDouble.empty() : OptionalDouble.of(planned * 1e3));
         Session s = a.session();
         Oil oil = design.oil().orElse(car.oil());
-        int last = lastLoaded(s.demand());
         return new OutcomeDocument(
                 new OutcomeDocument.Figures(
                         celsius(s.peak()),
@@ -69,8 +64,10 @@ public final class Solver {
                         finite(a.road().timeTo(Units.kelvin(80)))),
                 interval(asked),
                 balance(s.balance()),
-                corePoint(a, oil, last),
-                circuit(a, oil, last),
+                design.cooler()
+                        .map(c -> corePoint(c, a.working().core().orElseThrow()))
+                        .orElse(null),
+                circuit(a),
                 traces(car, s),
                 findings(a, asked.design().name()));
     }
@@ -82,9 +79,15 @@ public final class Solver {
     private static List<OutcomeDocument.SchoolFigures> schools(CaseDocument asked, Assessment a) {
         return Arrays.stream(CarDocument.School.values())
                 .map(school -> {
-                    Session s = school == asked.car().heat().school()
+                    Session s = asked.car().fitted() == null
+                                    && school == asked.car().heat().school()
                             ? a.session()
-                            : Simulator.run(a.car().withSchool(asked.car().school(school)), a.duty(), a.design());
+                            : Simulator.run(
+                                    asked.car()
+                                            .withoutLog()
+                                            .withSchool(asked.car().school(school)),
+                                    a.duty(),
+                                    a.design());
                     return new OutcomeDocument.SchoolFigures(
                             school, round(s.meanHeat() / 1e3, 2), celsius(s.peak()), celsius(s.plateau()));
                 })
@@ -103,7 +106,7 @@ public final class Solver {
                 asked.car().toCore(),
                 asked.duty().toCore(),
                 asked.design().toCore(),
-                Prediction.Spread.PRIOR,
+                asked.car().belief(),
                 asked.samples(),
                 asked.seed() == null ? 1 : asked.seed());
         return new OutcomeDocument.Interval(
@@ -117,20 +120,6 @@ public final class Solver {
                 p.samples());
     }
 
-    private static int lastLoaded(DemandTrace demand) {
-        double[] power = demand.brakePower();
-        double most = 0;
-        for (double p : power) {
-            most = Math.max(most, p);
-        }
-        for (int i = power.length - 1; i >= 0; i--) {
-            if (power[i] > 0.8 * most) {
-                return i;
-            }
-        }
-        return power.length - 1;
-    }
-
     private static OutcomeDocument.Balance balance(Session.Balance b) {
         return new OutcomeDocument.Balance(
                 round(b.in() / 1e3, 1),
@@ -141,31 +130,12 @@ public final class Solver {
                 round(b.cooler() / 1e3, 1));
     }
 
-    private static OutcomeDocument.CorePoint corePoint(Assessment a, Oil oil, int cell) {
-        if (a.design().cooler().isEmpty()) {
-            return null;
-        }
-        Design.Cooler c = a.design().cooler().get();
-        CoreModel model = new CoreModel(c.core());
-        double pascal = a.duty().weather().pressure();
-        double ambientK = a.duty().weather().ambientK();
-        AirNetwork network =
-                new AirNetwork(c.airway(), model, Optional.of(a.car().coolant().radiator()), ambientK, pascal);
-        Session s = a.session();
-        AirFlow air = network.at(s.demand().speed()[cell], s.fan()[cell], false);
-        OilCircuit.Point point = point(a.car(), a.design(), oil, s, cell, true);
-        CoreRating r = model.rate(
-                oil,
-                point.coolerFlow() * oil.density(s.oil()[cell]),
-                s.oil()[cell],
-                air.coreMassFlow(),
-                ambientK,
-                pascal,
-                network.openShare(),
-                c.efficacy());
+    private static OutcomeDocument.CorePoint corePoint(Design.Cooler c, OperatingPoint.CoreMoment moment) {
+        CoreRating r = moment.rating();
         return new OutcomeDocument.CorePoint(
                 round(r.heat() / 1e3, 2),
-                round(air.faceSpeed(), 2),
+                round(moment.air().faceSpeed(), 2),
+                celsius(moment.airInK()),
                 celsius(r.airOutK()),
                 celsius(r.oilOutK()),
                 round(r.effectiveness(), 3),
@@ -177,38 +147,23 @@ public final class Solver {
                 round(c.core().mass(), 2),
                 round(c.core().outsideWidth() * 1e3, 0),
                 round(c.core().height() * 1e3, 0),
-                air.losses().stream()
+                moment.air().losses().stream()
                         .map(l -> new OutcomeDocument.Loss(l.what(), round(l.pascal(), 0)))
                         .toList(),
                 notes(r.validity()));
     }
 
-    private static OilCircuit.Point point(Car car, Design design, Oil oil, Session s, int cell, boolean looped) {
-        Optional<Design.Cooler> c = looped ? design.cooler() : Optional.empty();
-        return new OilCircuit(car.oil(), car.pump(), car.gauge())
-                .with(oil)
-                .at(
-                        s.demand().rpm()[cell],
-                        s.oil()[cell],
-                        c.map(Design.Cooler::loop),
-                        c.map(x -> new CoreModel(x.core())),
-                        s.lift()[cell]);
-    }
-
-    private static OutcomeDocument.Circuit circuit(Assessment a, Oil oil, int cell) {
-        Car car = a.car();
-        Design design = a.design();
-        Session s = a.session();
-        OilCircuit.Point with = point(car, design, oil, s, cell, true);
-        OilCircuit.Point bare = point(car, design, oil, s, cell, false);
+    private static OutcomeDocument.Circuit circuit(Assessment a) {
+        OilCircuit.Point with = a.working().circuit();
+        int cell = a.working().cell();
         return new OutcomeDocument.Circuit(
-                round(s.demand().rpm()[cell], 0),
-                celsius(s.oil()[cell]),
+                round(a.session().demand().rpm()[cell], 0),
+                celsius(a.session().oil()[cell]),
                 round(with.engineFlow() * 6e4, 1),
                 round(with.coolerFlow() * 6e4, 1),
                 round(with.reliefFlow() * 6e4, 1),
                 round(with.galleryPressure() / 1e5, 2),
-                round(bare.galleryPressure() / 1e5, 2),
+                round(a.working().bare().galleryPressure() / 1e5, 2),
                 with.losses().stream()
                         .map(l -> new OutcomeDocument.Loss(l.what(), round(l.pascal(), 0)))
                         .toList(),

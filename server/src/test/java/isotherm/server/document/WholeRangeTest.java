@@ -143,14 +143,16 @@ class WholeRangeTest {
 
     @Test
     void theThreeWaysOfEstimatingTheHeatStandSideBySide() {
-        String json =
-                Examples.read("corvid").replace("\"sharePercent\": 8", "\"sharePercent\": 8, \"fittedFactor\": 1.2");
-        OutcomeDocument fitted = Solver.solve(DocumentReader.read(json, CaseDocument.class));
+        OutcomeDocument fitted = Solver.solve(DocumentReader.read(
+                withFit(
+                        """
+                        {"log": "Baseline", "factors": [{"factor": "HEAT", "value": 1.2, "standardError": 0.05}],
+                         "correlation": [{"row": [1]}]}"""),
+                CaseDocument.class));
         OutcomeDocument plain = Solver.solve(DocumentReader.read(Examples.read("corvid"), CaseDocument.class));
-        assertThat(fitted.schools()).hasSize(2);
-        assertThat(fitted.schools().get(0).meanHeatKw())
-                .isCloseTo(1.2 * plain.schools().get(0).meanHeatKw(), org.assertj.core.api.Assertions.within(0.02));
-        assertThat(fitted.schools().get(1)).isEqualTo(plain.schools().get(1));
+        assertThat(fitted.schools()).isEqualTo(plain.schools());
+        assertThat(fitted.figures().meanHeatKw())
+                .isCloseTo(1.2 * plain.figures().meanHeatKw(), org.assertj.core.api.Assertions.within(0.02));
         assertThat(plain.planned().peakC()).isGreaterThan(plain.figures().peakC());
     }
 
@@ -164,5 +166,28 @@ class WholeRangeTest {
                 .singleElement()
                 .satisfies(p -> assertThat(p.peakC())
                         .isEqualTo(Solver.solve(asked).figures().peakC()));
+    }
+
+    private static String withFit(String fitted) {
+        ObjectNode tree = (ObjectNode) JSON.readTree(Examples.read("corvid"));
+        ((ObjectNode) tree.get("car")).set("fitted", JSON.readTree(fitted));
+        return tree.toString();
+    }
+
+    @Test
+    void aFitThatDoesNotAddUpIsRefusedFieldByField() {
+        String twice =
+                """
+                {"log": "Baseline", "factors": [{"factor": "HEAT", "value": 1.2, "standardError": 0.05},
+                  {"factor": "HEAT", "value": 1.1, "standardError": 0.05}],
+                 "correlation": [{"row": [1, 0.5]}, {"row": [0.4, 0.9]}]}""";
+        org.assertj.core.api.Assertions.assertThatThrownBy(
+                        () -> DocumentReader.read(withFit(twice), CaseDocument.class))
+                .isInstanceOfSatisfying(InvalidDocument.class, e -> assertThat(e.problems())
+                        .extracting(Problem::path)
+                        .containsExactly(
+                                "/car/fitted/factors",
+                                "/car/fitted/correlation/1/row/0",
+                                "/car/fitted/correlation/1/row/1"));
     }
 }
