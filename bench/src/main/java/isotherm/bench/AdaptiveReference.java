@@ -13,7 +13,7 @@ import org.hipparchus.ode.nonstiff.DormandPrince54Integrator;
 /** A session integrated cell by cell with Dormand and Prince's adaptive method on the session's own right-hand side. */
 final class AdaptiveReference {
     /** Loose enough that the reference is about as accurate as the fixed step, K. */
-    private static final double TOLERANCE = 1e-3;
+    private static final double TOLERANCE = 1e-2;
 
     private AdaptiveReference() {}
 

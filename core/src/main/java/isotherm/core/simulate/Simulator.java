@@ -8,7 +8,7 @@ import java.util.Optional;
 
 /** Runs a car with a design through a duty. */
 public final class Simulator {
-    /** Longest step over the fastest time constant; the method is stable to 2.5 and accurate well below. */
+    /** Longest step over the fastest time constant; the method is stable to 2 and accurate well below. */
     private static final double STEP_LIMIT = 1.2;
 
     private Simulator() {}
@@ -52,7 +52,7 @@ public final class Simulator {
         boolean[] fanOn = new boolean[n];
         double[] y = equations.start(startOilK, startCoolantK);
         double before = equations.stored(y);
-        RungeKutta3 stepper = new RungeKutta3(equations);
+        MidpointStepper stepper = new MidpointStepper(equations);
         int substeps = Math.max(1, (int) Math.ceil(equations.fastestRate() * demand.cell() / STEP_LIMIT));
         double h = demand.cell() / substeps;
         boolean running = fan.isPresent() && startOilK >= fan.get().onK();
