@@ -11,6 +11,7 @@ import isotherm.core.duty.LogDuty;
 import isotherm.core.duty.TrackDuty;
 import isotherm.core.duty.Vehicle;
 import isotherm.core.duty.Weather;
+import isotherm.core.duty.Trailer;
 import isotherm.core.exchanger.Core;
 import isotherm.core.exchanger.CoreModel;
 import isotherm.core.exchanger.CoreRating;
@@ -86,7 +87,7 @@ public class CoreBenchmarks {
             power[i] = d.brakePower()[i / 10];
             logged[i] = s.oil()[i / 10];
         }
-        log = new LogDuty(time, speed, rpm, power, new double[0], Duty.Start.WARM, DAY);
+        log = new LogDuty(time, speed, rpm, power, new double[0], new double[0], Trailer.NONE, Duty.Start.WARM, DAY);
     }
 
     static Car car() {

@@ -38,6 +38,15 @@ public record CorePart(String maker, String number, Core core, double price) {
         return List.copyOf(parts);
     }
 
+    /**
+     * @param width outside width that there is room for, m
+     * @param height finned height that there is room for, m
+     * @return whether it fits
+     */
+    public boolean fits(double width, double height) {
+        return core.outsideWidth() <= width + 1e-9 && core.height() <= height + 1e-9;
+    }
+
     /** A price that grows with the face, whole to the nearest unit. */
     private static double price(Core core, double base, double perSquareMetre10) {
         return Math.round(base + perSquareMetre10 * 10 * core.faceArea());

@@ -109,14 +109,7 @@ public final class DesignMap {
 
         private static Duty atSpeed(Duty duty, double speed) {
             if (duty instanceof ClimbDuty c) {
-                return new ClimbDuty(
-                        c.length(),
-                        c.grade(),
-                        speed,
-                        c.trailerMass(),
-                        c.trailerDragArea(),
-                        c.approachSeconds(),
-                        c.weather());
+                return c.withSpeed(speed);
             }
             if (duty instanceof CruiseDuty c) {
                 return new CruiseDuty(speed, c.duration(), c.coldStart(), c.weather());

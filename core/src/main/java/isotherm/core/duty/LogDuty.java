@@ -7,14 +7,16 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * What was driven, from a log. Brake power follows from the speed trace and road load where the log has none; engine speed
- * from the gearing where the log has none. The arrays are shared, not copied: do not change them.
+ * What was driven, from a log. Brake power follows from the speed trace, the gradient and road load where the log has none;
+ * engine speed from the gearing where the log has none. The arrays are shared, not copied: do not change them.
  *
  * @param time of each row, ascending, s
  * @param speed road speed, m/s
  * @param rpm engine speed, 1/min; empty when not logged
  * @param brakePower brake power, W; empty when not logged
+ * @param elevation height above sea level, m; empty when not logged, for a level road
  * @param lapStarts times at which laps begin, s; empty when not known
+ * @param trailer what hung on the hook
  * @param start temperatures at the first row
  * @param weather the air on the day
  */
@@ -23,7 +25,9 @@ public record LogDuty(
         double[] speed,
         double[] rpm,
         double[] brakePower,
+        double[] elevation,
         double[] lapStarts,
+        Trailer trailer,
         Start start,
         Weather weather)
         implements Duty {
@@ -31,6 +35,12 @@ public record LogDuty(
     public static final double GAP = 5;
     /** Speed is smoothed over this before it is differentiated, s: loggers round it. */
     private static final double SMOOTHING = 1.0;
+    /** Heights are compared over this to both sides, s. */
+    private static final double GRADE_WINDOW = 5;
+    /** A shorter way than this says nothing about the gradient, m. */
+    private static final double SHORTEST = 20;
+    /** Steeper than any road. */
+    private static final double STEEPEST = 0.35;
 
     /**
      * A stretch without rows.
@@ -45,9 +55,10 @@ public record LogDuty(
         if (time.length < 2 || speed.length != time.length) {
             throw new IllegalArgumentException("A log needs two rows and a speed in each");
         }
-        if (rpm.length != 0 && rpm.length != time.length
-                || brakePower.length != 0 && brakePower.length != time.length) {
-            throw new IllegalArgumentException("Every column of a log has to be as long as its times");
+        for (double[] column : new double[][] {rpm, brakePower, elevation}) {
+            if (column.length != 0 && column.length != time.length) {
+                throw new IllegalArgumentException("Every column of a log has to be as long as its times");
+            }
         }
         for (int i = 1; i < time.length; i++) {
             if (!(time[i] > time[i - 1])) {
@@ -69,7 +80,7 @@ public record LogDuty(
 
     @Override
     public LogDuty withWeather(Weather newWeather) {
-        return new LogDuty(time, speed, rpm, brakePower, lapStarts, start, newWeather);
+        return new LogDuty(time, speed, rpm, brakePower, elevation, lapStarts, trailer, start, newWeather);
     }
 
     @Override
@@ -86,7 +97,10 @@ public record LogDuty(
             double acceleration = (at(speed, t + SMOOTHING) - at(speed, t - SMOOTHING)) / (2 * SMOOTHING);
             p[i] = brakePower.length > 0
                     ? Math.max(0, at(brakePower, t))
-                    : Math.min(engine.power(), vehicle.brakePower(v[i], acceleration, 0, 0, 0, density));
+                    : Math.min(
+                            engine.power(),
+                            vehicle.brakePower(
+                                    v[i], acceleration, grade(t), trailer.mass(), trailer.dragArea(), density));
             r[i] = rpm.length > 0 ? Math.max(0, at(rpm, t)) : vehicle.trackRpm(v[i], engine);
         }
         List<DemandTrace.Phase> phases = new ArrayList<>();
@@ -94,6 +108,22 @@ public record LogDuty(
             phases.add(new DemandTrace.Phase("lap " + (lap + 1), DemandTrace.Kind.FLYER, lapStarts[lap] - time[0]));
         }
         return new DemandTrace(cell, v, r, p, phases);
+    }
+
+    /** Rise over run, from the heights over a distance that hides the steps of a satellite receiver. */
+    private double grade(double t) {
+        if (elevation.length == 0) {
+            return 0;
+        }
+        double distance = 0;
+        for (double s = -GRADE_WINDOW; s < GRADE_WINDOW; s += 1) {
+            distance += at(speed, t + s + 0.5);
+        }
+        if (distance < SHORTEST) {
+            return 0;
+        }
+        double grade = (at(elevation, t + GRADE_WINDOW) - at(elevation, t - GRADE_WINDOW)) / distance;
+        return Math.max(-STEEPEST, Math.min(STEEPEST, grade));
     }
 
     /** A column at a time, linear between rows and level beyond them. */
@@ -120,6 +150,8 @@ public record LogDuty(
                 && Arrays.equals(log.speed, speed)
                 && Arrays.equals(log.rpm, rpm)
                 && Arrays.equals(log.brakePower, brakePower)
+                && Arrays.equals(log.elevation, elevation)
+                && log.trailer.equals(trailer)
                 && Arrays.equals(log.lapStarts, lapStarts)
                 && log.start.equals(start)
                 && log.weather.equals(weather);

@@ -74,6 +74,14 @@ public record Core(
         return new Core(construction, rows, width, depth, newPasses, finish, ports, detail);
     }
 
+    /**
+     * @param other a core as it is fitted
+     * @return this core with the other's finish and ports
+     */
+    public Core orientedLike(Core other) {
+        return new Core(construction, rows, width, depth, passes, other.finish, other.ports, detail);
+    }
+
     /** @return height of the air fins between two oil rows, m */
     public double finHeight() {
         return detail.rowPitch() - tubeHeight();

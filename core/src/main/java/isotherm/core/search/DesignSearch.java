@@ -130,17 +130,10 @@ public final class DesignSearch {
      */
     public static Result search(Car car, Duty duty, Bounds bounds, IntConsumer progress, BooleanSupplier cancelled) {
         List<CorePart> parts = bounds.cores().stream()
-                .filter(p -> p.core().outsideWidth() <= bounds.largestWidth() + 1e-9
-                        && p.core().height() <= bounds.largestHeight() + 1e-9)
+                .filter(p -> p.fits(bounds.largestWidth(), bounds.largestHeight()))
                 .toList();
         List<Trial> trials = trials(parts, bounds);
-        DemandTrace demand = duty.demand(car.vehicle(), car.engine());
-        CruiseDuty coldRoad = new CruiseDuty(
-                WARM_UP_SPEED,
-                WARM_UP_SECONDS,
-                true,
-                new Weather(Units.kelvin(8), duty.weather().altitude()));
-        double bareCoolant = Simulator.run(car, duty, Design.NO_COOLER).peakCoolant();
+        Evaluation evaluation = new Evaluation(car, duty);
         AtomicInteger done = new AtomicInteger();
         List<Candidate> all = IntStream.range(0, trials.size())
                 .parallel()
@@ -148,7 +141,8 @@ public final class DesignSearch {
                     if (cancelled.getAsBoolean()) {
                         throw new CancellationException("The search was cancelled");
                     }
-                    Candidate c = run(car, duty, demand, coldRoad, trials.get(i), bareCoolant);
+                    Candidate c =
+                            evaluation.run(trials.get(i).part(), trials.get(i).design());
                     progress.accept(done.incrementAndGet());
                     return c;
                 })
@@ -194,29 +188,50 @@ public final class DesignSearch {
         return trials;
     }
 
-    private static Candidate run(
-            Car car, Duty duty, DemandTrace demand, CruiseDuty coldRoad, Trial trial, double bareCoolant) {
-        Session s = Simulator.run(
-                car,
-                demand,
-                duty.weather(),
-                trial.design(),
-                duty.start().oilK(),
-                duty.start().coolantK());
-        Session cold = Simulator.run(car, coldRoad, trial.design());
-        Design.Cooler c = trial.design().cooler().orElseThrow();
-        OilState hot = OilState.of(car.oil(), s.peak());
-        CoreModel model = new CoreModel(c.core());
-        double loss = c.loop().pressureDrop(model, car.pump().flow(car.engine().maxRpm()) * hot.density(), hot);
-        return new Candidate(
-                trial.part(),
-                trial.design(),
-                s.peak(),
-                loss,
-                Math.max(0, s.peakCoolant() - bareCoolant),
-                cold.timeTo(WARM_ENOUGH_K),
-                trial.part().price(),
-                c.core().mass() + c.core().holdUp() * car.oil().density15());
+    /** What a design of one car costs under one duty. */
+    static final class Evaluation {
+        private final Car car;
+        private final Duty duty;
+        private final DemandTrace demand;
+        private final CruiseDuty coldRoad;
+        private final double bareCoolant;
+
+        Evaluation(Car car, Duty duty) {
+            this.car = car;
+            this.duty = duty;
+            this.demand = duty.demand(car.vehicle(), car.engine());
+            this.coldRoad = new CruiseDuty(
+                    WARM_UP_SPEED,
+                    WARM_UP_SECONDS,
+                    true,
+                    new Weather(Units.kelvin(8), duty.weather().altitude()));
+            this.bareCoolant = Simulator.run(car, duty, Design.NO_COOLER).peakCoolant();
+        }
+
+        Candidate run(CorePart part, Design design) {
+            Session s = Simulator.run(
+                    car,
+                    demand,
+                    duty.weather(),
+                    design,
+                    duty.start().oilK(),
+                    duty.start().coolantK());
+            Session cold = Simulator.run(car, coldRoad, design);
+            Design.Cooler c = design.cooler().orElseThrow();
+            OilState hot = OilState.of(design.oil().orElse(car.oil()), s.peak());
+            CoreModel model = new CoreModel(c.core());
+            double loss =
+                    c.loop().pressureDrop(model, car.pump().flow(car.engine().maxRpm()) * hot.density(), hot);
+            return new Candidate(
+                    part,
+                    design,
+                    s.peak(),
+                    loss,
+                    Math.max(0, s.peakCoolant() - bareCoolant),
+                    cold.timeTo(WARM_ENOUGH_K),
+                    part.price(),
+                    c.core().mass() + c.core().holdUp() * car.oil().density15());
+        }
     }
 
     /** Candidates that none of the others beats, coolest first. */

@@ -8,6 +8,7 @@ import isotherm.core.duty.ClimbDuty;
 import isotherm.core.duty.CruiseDuty;
 import isotherm.core.duty.Duty;
 import isotherm.core.duty.LogDuty;
+import isotherm.core.duty.Trailer;
 import isotherm.core.duty.Weather;
 import isotherm.core.exchanger.Core;
 import isotherm.core.exchanger.Ports;
@@ -146,7 +147,7 @@ class AdvisorTest {
 
     @Test
     void aSlowClimbIsSavedByAFan() {
-        Duty climb = new ClimbDuty(12_000, 0.09, 9, 2500, 1.5, 0, DemoCars.DAY);
+        Duty climb = ClimbDuty.even(12_000, 0.09, 9, new Trailer(2500, 1.5), 0, DemoCars.DAY);
         Design d = DemoCars.design(25, Place.UNDER_FLOOR);
         Car hot = CAR.withSchool(new HeatSchool.ShareOfPower(0.16));
         Assessment a = Assessment.of(hot, climb, d);
@@ -173,7 +174,7 @@ class AdvisorTest {
 
     @Test
     void moreRowsThatNoLongerHelpAreSaidAndSmallerOnesOffered() {
-        Duty gentle = new ClimbDuty(6000, 0.05, 22, 0, 0, 300, new Weather(Units.kelvin(15), 200));
+        Duty gentle = ClimbDuty.even(6000, 0.05, 22, new Trailer(0, 0), 300, new Weather(Units.kelvin(15), 200));
         Finding sated = find(findings(gentle, DemoCars.design(34, Place.GRILLE_AHEAD)), Finding.Topic.ROWS_SATED)
                 .orElseThrow();
         assertThat(sated.remedy()
@@ -244,7 +245,16 @@ class AdvisorTest {
             time[i] = i < 300 ? i : i + 42;
             speed[i] = 30;
         }
-        Duty log = new LogDuty(time, speed, new double[0], new double[0], new double[0], Duty.Start.WARM, DemoCars.DAY);
+        Duty log = new LogDuty(
+                time,
+                speed,
+                new double[0],
+                new double[0],
+                new double[0],
+                new double[0],
+                Trailer.NONE,
+                Duty.Start.WARM,
+                DemoCars.DAY);
         Finding gaps =
                 find(findings(log, Design.NO_COOLER), Finding.Topic.LOG_GAPS).orElseThrow();
         assertThat(gaps.figure()).isEqualTo("1, 43 s in all");

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import isotherm.core.airflow.Place;
 import isotherm.core.duty.ClimbDuty;
+import isotherm.core.duty.Trailer;
 import isotherm.core.fluid.Units;
 import isotherm.core.simulate.Car;
 import isotherm.core.simulate.DemoCars;
@@ -41,7 +42,7 @@ class DesignMapTest {
     @ParameterizedTest
     @EnumSource(DesignMap.Axis.class)
     void everyAxisMovesTheOutcome(DesignMap.Axis axis) {
-        var climb = new ClimbDuty(9000, 0.09, 20, 1500, 1.5, 200, DemoCars.DAY);
+        var climb = ClimbDuty.even(9000, 0.09, 20, new Trailer(1500, 1.5), 200, DemoCars.DAY);
         double[] ends =
                 switch (axis) {
                     case ROWS -> new double[] {7, 30};

@@ -54,7 +54,7 @@ class DutyTest {
 
     @Test
     void aClimbThatIsTooSteepIsDrivenSlowerAtTheSustainedPower() {
-        ClimbDuty climb = new ClimbDuty(5000, 0.15, 60, 3000, 2, 0, DAY);
+        ClimbDuty climb = ClimbDuty.even(5000, 0.15, 60, new Trailer(3000, 2), 0, DAY);
         DemandTrace d = climb.demand(CAR, ENGINE);
         int mid = d.cells() / 2;
         assertThat(d.speed()[mid]).isLessThan(40);
@@ -81,8 +81,7 @@ class DutyTest {
             time[i] = 5 + 0.2 * i;
             speed[i] = 10 + 0.5 * 0.2 * i;
         }
-        LogDuty log =
-                new LogDuty(time, speed, new double[0], new double[0], new double[] {5, 30}, Duty.Start.WARM, DAY);
+        LogDuty log = log(time, speed, new double[0], new double[] {5, 30});
         DemandTrace d = log.demand(CAR, ENGINE);
         assertThat(d.cells()).isEqualTo(59);
         assertThat(d.speed()[20]).isCloseTo(10 + 0.5 * 20.5, within(1e-9));
@@ -101,6 +100,8 @@ class DutyTest {
                         new double[0],
                         new double[0],
                         new double[0],
+                        new double[0],
+                        Trailer.NONE,
                         Duty.Start.WARM,
                         DAY))
                 .withMessageContaining("row 3");
@@ -114,5 +115,38 @@ class DutyTest {
         assertThat(d.rpm()[30]).isEqualTo(850);
         assertThat(d.rpm()[150]).isZero();
         assertThat(soak.start().oilK()).isEqualTo(390);
+    }
+
+    private static LogDuty log(double[] time, double[] speed, double[] elevation, double[] laps) {
+        return new LogDuty(
+                time, speed, new double[0], new double[0], elevation, laps, Trailer.NONE, Duty.Start.WARM, DAY);
+    }
+
+    @Test
+    void theGradientOfALogComesFromItsHeights() {
+        int n = 200;
+        double[] time = new double[n];
+        double[] speed = new double[n];
+        double[] height = new double[n];
+        for (int i = 0; i < n; i++) {
+            time[i] = i;
+            speed[i] = 20;
+            height[i] = 300 + 0.06 * 20 * i;
+        }
+        double rho = isotherm.core.fluid.Air.density(293, DAY.pressure());
+        DemandTrace d = log(time, speed, height, new double[0]).demand(CAR, ENGINE);
+        assertThat(d.brakePower()[100]).isCloseTo(CAR.brakePower(20, 0, 0.06, 0, 0, rho), within(1.0));
+        DemandTrace level = log(time, speed, new double[0], new double[0]).demand(CAR, ENGINE);
+        assertThat(level.brakePower()[100]).isCloseTo(CAR.brakePower(20, 0, 0, 0, 0, rho), within(1.0));
+    }
+
+    @Test
+    void aClimbOfSeveralSlopesIsDrivenSlopeBySlope() {
+        List<ClimbDuty.Slope> slopes = List.of(
+                new ClimbDuty.Slope(1000, 0.03), new ClimbDuty.Slope(1500, 0.08), new ClimbDuty.Slope(500, -0.02));
+        DemandTrace d = new ClimbDuty(slopes, 20, new Trailer(1200, 1), 0, DAY).demand(CAR, ENGINE);
+        assertThat(d.duration()).isCloseTo(150, within(1.5));
+        assertThat(d.brakePower()[60]).isGreaterThan(1.8 * d.brakePower()[20]);
+        assertThat(d.brakePower()[140]).isLessThan(d.brakePower()[20]);
     }
 }

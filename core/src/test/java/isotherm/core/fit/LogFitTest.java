@@ -8,6 +8,7 @@ import isotherm.core.airflow.Place;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
 import isotherm.core.duty.LogDuty;
+import isotherm.core.duty.Trailer;
 import isotherm.core.heat.HeatSchool;
 import isotherm.core.simulate.Belief;
 import isotherm.core.simulate.Car;
@@ -55,7 +56,16 @@ class LogFitTest {
             t0[i] -= 0.5;
         }
         return new Made(
-                new LogDuty(t0, d.speed(), d.rpm(), d.brakePower(), new double[0], Duty.Start.WARM, DemoCars.DAY),
+                new LogDuty(
+                        t0,
+                        d.speed(),
+                        d.rpm(),
+                        d.brakePower(),
+                        new double[0],
+                        new double[0],
+                        Trailer.NONE,
+                        Duty.Start.WARM,
+                        DemoCars.DAY),
                 oil,
                 coolant);
     }
@@ -121,6 +131,8 @@ class LogFitTest {
                 pick(l.rpm(), keep),
                 pick(l.brakePower(), keep),
                 new double[0],
+                new double[0],
+                Trailer.NONE,
                 l.start(),
                 l.weather());
         LogFit.Result r = LogFit.fit(CAR, Design.NO_COOLER, gapped, pick(made.oilK(), keep), Optional.empty());
@@ -141,6 +153,8 @@ class LogFitTest {
                 new double[0],
                 new double[0],
                 new double[0],
+                new double[0],
+                Trailer.NONE,
                 Duty.Start.WARM,
                 DemoCars.DAY);
         assertThatIllegalArgumentException()
@@ -155,8 +169,16 @@ class LogFitTest {
         DemandTrace d = s.demand();
         double[] time = new double[d.cells()];
         Arrays.setAll(time, i -> i + 0.5);
-        LogDuty log =
-                new LogDuty(time, d.speed(), d.rpm(), d.brakePower(), new double[0], Duty.Start.WARM, DemoCars.DAY);
+        LogDuty log = new LogDuty(
+                time,
+                d.speed(),
+                d.rpm(),
+                d.brakePower(),
+                new double[0],
+                new double[0],
+                Trailer.NONE,
+                Duty.Start.WARM,
+                DemoCars.DAY);
         LogFit.Result r = LogFit.fit(CAR, Design.NO_COOLER, log, s.oil(), Optional.of(s.coolant()));
         LogFit.Estimate coolant = of(r, Factor.COOLANT);
         assertThat(coolant.factor()).isCloseTo(1.3, within(0.1));

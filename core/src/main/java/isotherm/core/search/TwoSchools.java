@@ -1,0 +1,57 @@
+package isotherm.core.search;
+
+import isotherm.core.catalogue.CorePart;
+import isotherm.core.duty.Duty;
+import isotherm.core.simulate.Car;
+import isotherm.core.simulate.Design;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What the two schools of sizing would do with a design: the smallest core that holds the target and the largest that fits,
+ * everything else as it is.
+ *
+ * @param present the design's own core, without a price when it is not a catalogue part
+ * @param smallest the smallest core by face area that holds the target, if one does; the cheapest of equals
+ * @param largest the largest core by face area that fits, if one fits; the coolest of equals
+ */
+public record TwoSchools(
+        DesignSearch.Candidate present,
+        Optional<DesignSearch.Candidate> smallest,
+        Optional<DesignSearch.Candidate> largest) {
+
+    /**
+     * @param car the car
+     * @param duty the duty
+     * @param design a design with a cooler
+     * @param catalogue cores to choose from
+     * @param largestWidth outside width that fits, m
+     * @param largestHeight finned height that fits, m
+     * @return both schools' cores with what each costs
+     * @throws java.util.NoSuchElementException when the design has no cooler
+     */
+    public static TwoSchools of(
+            Car car, Duty duty, Design design, List<CorePart> catalogue, double largestWidth, double largestHeight) {
+        DesignSearch.Evaluation evaluation = new DesignSearch.Evaluation(car, duty);
+        List<DesignSearch.Candidate> fitting = catalogue.parallelStream()
+                .filter(p -> p.fits(largestWidth, largestHeight))
+                .map(p -> evaluation.run(
+                        p,
+                        design.withCore(p.core()
+                                .orientedLike(design.cooler().orElseThrow().core()))))
+                .toList();
+        Comparator<DesignSearch.Candidate> byFace =
+                Comparator.comparingDouble(c -> c.part().core().faceArea());
+        return new TwoSchools(
+                evaluation.run(
+                        new CorePart("", "", design.cooler().orElseThrow().core(), Double.NaN), design),
+                fitting.stream()
+                        .filter(c -> c.peak() <= car.limits().targetHighK())
+                        .min(byFace.thenComparingDouble(DesignSearch.Candidate::price)
+                                .thenComparingDouble(DesignSearch.Candidate::peak)),
+                fitting.stream()
+                        .max(byFace.thenComparing(Comparator.comparingDouble(DesignSearch.Candidate::peak)
+                                .reversed())));
+    }
+}
