@@ -19,6 +19,7 @@ class ArchitectureTest {
             "fluid",
             "exchanger",
             "airflow",
+            "nose",
             "hydraulics",
             "heat",
             "duty",

@@ -1,0 +1,352 @@
+package isotherm.core.nose;
+
+import isotherm.core.airflow.Place;
+import isotherm.core.exchanger.Core;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * What a core's position in a nose means: whose air it breathes, how much of its face sees an opening, how well that is
+ * sealed, and how close it comes to everything else.
+ *
+ * @param place the place of the air model that it stands for
+ * @param shadedShare share of the face that gets no air, 0 to 1
+ * @param openingArea free area of the openings that feed it, m²
+ * @param sealing share of the available pressure that arrives, 0 to 1
+ * @param face finned face in the front view
+ * @param outline whole core in the front view
+ * @param fed parts of the face that air reaches
+ * @param shades solid parts that stand before the face, as far as they cover it
+ * @param gaps from each edge of the core to that of the opening that feeds it; empty when none does
+ * @param front foremost point of the core, m back from the skin
+ * @param back rearmost point of the core, m back from the skin
+ * @param crushClearance from the part that crushes to the core, m; negative inside it
+ * @param groundClearance lowest point of the core, m above the ground
+ * @param clearances to every part, nearest first
+ * @param problems what cannot stay so, in words
+ */
+public record NoseFit(
+        Place place,
+        double shadedShare,
+        double openingArea,
+        double sealing,
+        Rect face,
+        Rect outline,
+        List<Rect> fed,
+        List<Rect> shades,
+        Optional<Gaps> gaps,
+        double front,
+        double back,
+        double crushClearance,
+        double groundClearance,
+        List<Clearance> clearances,
+        List<String> problems) {
+    /** Thickness of a core's end plates above and below its fins, m (default). */
+    public static final double END_PLATE = 3e-3;
+    /** Sealing with a shroud whose joints are open (default). */
+    public static final double SHROUDED = 0.75;
+    /** Sealing with a shroud and foam (default). */
+    public static final double SEALED = 0.90;
+    /** A free jet behind an opening spreads by this slope to every side (default, 7° half angle). */
+    static final double SPREAD = Math.tan(Math.toRadians(7));
+    /** What is closer than this rubs when the engine moves, m (default). */
+    public static final double LEAST_CLEARANCE = 10e-3;
+    /** Room that the usual tool for rivet nuts needs before the hole, m (default). */
+    public static final double RIVET_TOOL = 180e-3;
+    /** A core needs to be held at this many points. */
+    private static final int FEWEST_MOUNTS = 3;
+    /** A core belongs to the radiator's air when it covers at least this share of its own face with it. */
+    private static final double SHARED = 0.3;
+
+    /**
+     * Distances from the core's edges to those of the opening, positive where the opening reaches further.
+     *
+     * @param left m
+     * @param right m
+     * @param above m
+     * @param below m
+     */
+    public record Gaps(double left, double right, double above, double below) {}
+
+    /**
+     * Distance to a neighbour.
+     *
+     * @param name its name
+     * @param distance m; 0 when it is touched
+     */
+    public record Clearance(String name, double distance) {}
+
+    /**
+     * @param nose the nose
+     * @param core the core
+     * @param p where the core is
+     * @return what that means
+     */
+    public static NoseFit of(Nose nose, Core core, Placement p) {
+        return new Solver(nose, core, p).solve();
+    }
+
+    /** Working values of one fit. */
+    private static final class Solver {
+        private final Nose nose;
+        private final Core core;
+        private final Placement p;
+        private final Rect face;
+        private final Rect outline;
+        private final double front;
+        private final double back;
+        private final List<String> problems = new ArrayList<>();
+
+        Solver(Nose nose, Core core, Placement p) {
+            this.nose = nose;
+            this.core = core;
+            this.p = p;
+            double cos = Math.cos(p.tilt());
+            double sin = Math.sin(p.tilt());
+            double height = core.height() + 2 * END_PLATE;
+            // The four corners of its side section: the front face's ends and the same a depth behind, square to it.
+            double up = height / 2 * cos;
+            double lean = height / 2 * sin;
+            double dy = -core.depth() * sin;
+            double dz = core.depth() * cos;
+            double low = Math.min(-up, -up + dy);
+            double high = Math.max(up, up + dy);
+            this.front = p.z() + Math.min(Math.min(-lean, lean), Math.min(-lean + dz, lean + dz));
+            this.back = p.z() + Math.max(Math.max(-lean, lean), Math.max(-lean + dz, lean + dz));
+            this.outline = new Rect(p.x() - core.outsideWidth() / 2, p.y() + low, core.outsideWidth(), high - low);
+            this.face = Rect.around(p.x(), p.y(), core.width(), core.height() * Math.abs(cos));
+        }
+
+        NoseFit solve() {
+            List<Nose.Opening> feeding = underFloor()
+                    ? List.of()
+                    : nose.openings().stream()
+                            .filter(o -> reach(o).common(face).isPresent())
+                            .toList();
+            List<Rect> fed = new ArrayList<>();
+            if (underFloor()) {
+                // It hangs in the open stream under the car.
+                fed.add(face);
+            }
+            for (Nose.Opening o : feeding) {
+                // A shroud leads all that the opening takes to the whole face.
+                (p.shroud() ? Optional.of(face) : reach(o).common(face)).ifPresent(fed::add);
+            }
+            List<Rect> shades = nose.parts().stream()
+                    .filter(part -> part.kind().solid() && part.front() < p.z())
+                    .flatMap(part -> part.face().common(face).stream())
+                    .toList();
+            double lit = lit(fed, shades);
+            double area = underFloor() ? face.area() : openingArea(feeding);
+            Place place = place(feeding);
+            position(place);
+            mounts();
+            double shaded = 1 - lit / face.area();
+            if (fed.isEmpty()) {
+                problems.add("No opening feeds the core here");
+            }
+            return new NoseFit(
+                    place,
+                    Math.max(0, Math.min(1, shaded)),
+                    area,
+                    sealing(place, feeding),
+                    face,
+                    outline,
+                    List.copyOf(fed),
+                    shades,
+                    gaps(feeding),
+                    front,
+                    back,
+                    front - nose.crushDepth(),
+                    outline.bottom(),
+                    clearances(),
+                    List.copyOf(problems));
+        }
+
+        private boolean underFloor() {
+            return p.y() < nose.groundLine();
+        }
+
+        /** Where the air of an opening arrives at the core's depth. */
+        private Rect reach(Nose.Opening o) {
+            return o.face().grown(SPREAD * Math.max(0, p.z()));
+        }
+
+        private double lit(List<Rect> fed, List<Rect> shades) {
+            double both = Rect.covered(face, fed);
+            List<Rect> hidden = new ArrayList<>();
+            for (Rect f : fed) {
+                for (Rect s : shades) {
+                    f.common(s).ifPresent(hidden::add);
+                }
+            }
+            return both - Rect.covered(face, hidden);
+        }
+
+        private double openingArea(List<Nose.Opening> feeding) {
+            double area = 0;
+            for (Nose.Opening o : feeding) {
+                double used = p.shroud()
+                        ? o.face().area()
+                        : o.face()
+                                .common(face.grown(SPREAD * Math.max(0, p.z())))
+                                .map(Rect::area)
+                                .orElse(0.0);
+                List<Rect> before = nose.parts().stream()
+                        .filter(part -> part.kind() == Nose.Kind.PLATE)
+                        .map(Nose.Part::face)
+                        .toList();
+                double hidden = Rect.covered(o.face(), before);
+                area += Math.max(0, used - hidden) * (1 - o.barShare());
+            }
+            return area;
+        }
+
+        private Place place(List<Nose.Opening> feeding) {
+            Optional<Nose.Part> radiator = nose.parts().stream()
+                    .filter(part -> part.kind() == Nose.Kind.RADIATOR)
+                    .findFirst();
+            double shared =
+                    radiator.flatMap(r -> r.face().common(face)).map(Rect::area).orElse(0.0) / face.area();
+            if (shared >= SHARED) {
+                if (p.z() >= radiator.get().front()) {
+                    return Place.BEHIND_RADIATOR;
+                }
+                return lowest(feeding) ? Place.LOWER_GRILLE_AHEAD : Place.GRILLE_AHEAD;
+            }
+            if (underFloor()) {
+                return Place.UNDER_FLOOR;
+            }
+            boolean beside = radiator.map(r -> face.left() > r.face().right() - face.width() * SHARED
+                            || face.right() < r.face().left() + face.width() * SHARED)
+                    .orElse(false);
+            if (beside) {
+                return nose.archVented() ? Place.FRONT_CORNER_VENTED : Place.FRONT_CORNER_CLOSED;
+            }
+            return lowest(feeding) ? Place.LOWER_GRILLE_AHEAD : Place.GRILLE_AHEAD;
+        }
+
+        /** Whether the openings that feed the core lie under another one. */
+        private boolean lowest(List<Nose.Opening> feeding) {
+            double highest = nose.openings().stream()
+                    .mapToDouble(o -> o.face().top())
+                    .max()
+                    .orElse(0);
+            return !feeding.isEmpty()
+                    && feeding.stream()
+                            .allMatch(o -> o.face().top() < highest - o.face().height() / 2);
+        }
+
+        private double sealing(Place place, List<Nose.Opening> feeding) {
+            if (p.shroud()) {
+                return p.foam() ? SEALED : SHROUDED;
+            }
+            double opening = feeding.stream().mapToDouble(o -> o.face().area()).sum();
+            double covered = feeding.stream()
+                    .mapToDouble(o -> o.face().common(outline).map(Rect::area).orElse(0.0))
+                    .sum();
+            // Air takes the open way past a core that leaves part of its opening free.
+            double coverage = opening > 0 ? covered / opening : 1;
+            return Math.min(place.sealing(), SHROUDED) * (0.5 + 0.5 * coverage);
+        }
+
+        private Optional<Gaps> gaps(List<Nose.Opening> feeding) {
+            return feeding.stream()
+                    .map(Nose.Opening::face)
+                    .max(Comparator.comparingDouble(
+                            f -> f.common(face).map(Rect::area).orElse(0.0)))
+                    .map(f -> new Gaps(
+                            outline.left() - f.left(),
+                            f.right() - outline.right(),
+                            f.top() - outline.top(),
+                            outline.bottom() - f.bottom()));
+        }
+
+        private List<Clearance> clearances() {
+            return nose.parts().stream()
+                    .map(part -> {
+                        double across = part.face().distance(outline);
+                        double along = Math.max(0, Math.max(part.front() - back, front - part.back()));
+                        return new Clearance(part.name(), Math.hypot(across, along));
+                    })
+                    .sorted(Comparator.comparingDouble(Clearance::distance))
+                    .toList();
+        }
+
+        private void position(Place place) {
+            for (Clearance c : clearances()) {
+                if (c.distance() <= 0) {
+                    problems.add("The core is where " + c.name() + " is");
+                } else if (c.distance() < LEAST_CLEARANCE) {
+                    problems.add(say("Only %.0f mm to %s: it will rub", c.distance() * 1e3, c.name()));
+                }
+            }
+            if (front < 0) {
+                problems.add(say("The core stands %.0f mm out of the skin", -front * 1e3));
+            } else if (front < nose.crushDepth()) {
+                problems.add(say(
+                        "The core reaches %.0f mm into the part that crushes in a light knock",
+                        (nose.crushDepth() - front) * 1e3));
+            }
+            if (outline.bottom() < nose.groundLine()) {
+                problems.add(say(
+                        "The core hangs %.0f mm under the lowest point of the nose: it needs a skid plate",
+                        (nose.groundLine() - outline.bottom()) * 1e3));
+            }
+            if (Math.abs(p.tilt()) > Math.toRadians(60)) {
+                problems.add("Tilted by more than 60°: the air would pass along the face, not through it");
+            }
+            if (place == Place.BEHIND_RADIATOR && p.shroud()) {
+                problems.add("A shroud from the opening cannot reach behind the radiator");
+            }
+        }
+
+        private void mounts() {
+            if (p.mounts().isEmpty()) {
+                return;
+            }
+            if (p.mounts().size() < FEWEST_MOUNTS) {
+                problems.add(p.mounts().size() + " mounts: hold the core at three points at least");
+            }
+            if (p.mounts().stream().noneMatch(Placement.Mount::rubber)) {
+                problems.add("No mount is on rubber: vibration and expansion will crack the core");
+            }
+            double halfWidth = core.outsideWidth() / 2 + 40e-3;
+            double halfHeight = core.height() / 2 + 40e-3;
+            for (int i = 0; i < p.mounts().size(); i++) {
+                Placement.Mount m = p.mounts().get(i);
+                if (Math.abs(m.x()) > halfWidth || Math.abs(m.y()) > halfHeight) {
+                    problems.add("Mount " + (i + 1) + " is more than 40 mm outside the core");
+                }
+                if (m.method() == Placement.Method.RIVET_NUT) {
+                    double room = roomBefore(p.x() + m.x(), p.y() + m.y() * Math.cos(p.tilt()));
+                    if (room < RIVET_TOOL) {
+                        problems.add(say(
+                                "Mount %d leaves %.0f mm for the rivet-nut tool, which needs about %.0f mm",
+                                i + 1, room * 1e3, RIVET_TOOL * 1e3));
+                    }
+                }
+            }
+        }
+
+        /** Free way forward from a point of the core's front to the next part, m; to the open air without one. */
+        private double roomBefore(double x, double y) {
+            double nearest = Double.NEGATIVE_INFINITY;
+            for (Nose.Part part : nose.parts()) {
+                Rect f = part.face();
+                boolean before = part.back() <= p.z() && f.left() < x && x < f.right() && f.bottom() < y && y < f.top();
+                if (before) {
+                    nearest = Math.max(nearest, part.back());
+                }
+            }
+            return nearest == Double.NEGATIVE_INFINITY ? Double.POSITIVE_INFINITY : p.z() - nearest;
+        }
+
+        private static String say(String format, Object... values) {
+            return String.format(Locale.ROOT, format, values);
+        }
+    }
+}
