@@ -23,7 +23,6 @@ public record Core(
         CoreDetail detail) {
 
     private static final double ALUMINIUM_DENSITY = 2700;
-    private static final double TANK_LENGTH = 20e-3;
 
     /** Checks that the choice can exist at all. */
     public Core {
@@ -104,7 +103,12 @@ public record Core(
 
     /** @return outside width with both tanks, m */
     public double outsideWidth() {
-        return width + 2 * TANK_LENGTH;
+        return width + 2 * detail.tank();
+    }
+
+    /** @return outside height with both end plates, m */
+    public double outsideHeight() {
+        return height() + 2 * detail.endPlate();
     }
 
     /** @return oil inside the core, m³ */
@@ -116,7 +120,7 @@ public record Core(
             double sheet = detail.turbulatorThickness() / detail.turbulatorPitch();
             passage = rows * detail.oilGap() * depth * width * (1 - sheet);
         }
-        double tanks = 2 * TANK_LENGTH * depth * height() * 0.6;
+        double tanks = 2 * detail.tank() * depth * height() * 0.6;
         return passage + tanks;
     }
 
@@ -143,7 +147,7 @@ public record Core(
             }
         }
         double wall = construction == Construction.BAR_AND_PLATE ? 3e-3 : 2e-3;
-        double tanks = 2 * wall * height() * 2 * (depth + TANK_LENGTH);
+        double tanks = 2 * wall * height() * 2 * (depth + detail.tank());
         return ALUMINIUM_DENSITY * (fins + passages + tanks);
     }
 }

@@ -15,6 +15,8 @@ package isotherm.core.exchanger;
  * @param stripLength turbulator strip length, m
  * @param turbulatorThickness turbulator sheet thickness, m
  * @param portBore inner diameter of each port, m
+ * @param tank length of the tank at each end of the rows, m
+ * @param endPlate thickness of the plates above and below the fins, m
  */
 public record CoreDetail(
         double rowPitch,
@@ -27,19 +29,21 @@ public record CoreDetail(
         double turbulatorPitch,
         double stripLength,
         double turbulatorThickness,
-        double portBore) {
+        double portBore,
+        double tank,
+        double endPlate) {
 
     /** Stacked plate, the usual after-market pattern. */
-    public static final CoreDetail STACKED_PLATE =
-            new CoreDetail(7.7e-3, 2.6e-3, 0.4e-3, 1.6e-3, 0.08e-3, 1.2e-3, 27, 1.6e-3, 3.0e-3, 0.2e-3, 14e-3);
+    public static final CoreDetail STACKED_PLATE = new CoreDetail(
+            7.7e-3, 2.6e-3, 0.4e-3, 1.6e-3, 0.08e-3, 1.2e-3, 27, 1.6e-3, 3.0e-3, 0.2e-3, 14e-3, 20e-3, 3e-3);
 
     /** Bar and plate: thicker walls and bars leave 10 to 15 % less free air area than a stacked plate. */
-    public static final CoreDetail BAR_AND_PLATE =
-            new CoreDetail(7.7e-3, 2.7e-3, 0.6e-3, 1.6e-3, 0.10e-3, 3.2e-3, 0, 1.8e-3, 3.2e-3, 0.2e-3, 14e-3);
+    public static final CoreDetail BAR_AND_PLATE = new CoreDetail(
+            7.7e-3, 2.7e-3, 0.6e-3, 1.6e-3, 0.10e-3, 3.2e-3, 0, 1.8e-3, 3.2e-3, 0.2e-3, 14e-3, 20e-3, 3e-3);
 
     /** Tube and fin: 9.5 mm round tubes through plain fins. */
     public static final CoreDetail TUBE_AND_FIN =
-            new CoreDetail(19e-3, 8.5e-3, 0.5e-3, 2.0e-3, 0.12e-3, 0, 0, 0, 0, 0, 14e-3);
+            new CoreDetail(19e-3, 8.5e-3, 0.5e-3, 2.0e-3, 0.12e-3, 0, 0, 0, 0, 0, 14e-3, 20e-3, 3e-3);
 
     /**
      * @param construction how the core is made

@@ -21,6 +21,7 @@ import java.util.Optional;
  * @param fed parts of the face that air reaches
  * @param shades solid parts that stand before the face, as far as they cover it
  * @param gaps from each edge of the core to that of the opening that feeds it; empty when none does
+ * @param section the four corners of its side section, in turn
  * @param front foremost point of the core, m back from the skin
  * @param back rearmost point of the core, m back from the skin
  * @param crushClearance from the part that crushes to the core, m; negative inside it
@@ -38,14 +39,13 @@ public record NoseFit(
         List<Rect> fed,
         List<Rect> shades,
         Optional<Gaps> gaps,
+        List<Corner> section,
         double front,
         double back,
         double crushClearance,
         double groundClearance,
         List<Clearance> clearances,
         List<String> problems) {
-    /** Thickness of a core's end plates above and below its fins, m (default). */
-    public static final double END_PLATE = 3e-3;
     /** Sealing with a shroud whose joints are open (default). */
     public static final double SHROUDED = 0.75;
     /** Sealing with a shroud and foam (default). */
@@ -54,6 +54,8 @@ public record NoseFit(
     static final double SPREAD = Math.tan(Math.toRadians(7));
     /** What is closer than this rubs when the engine moves, m (default). */
     public static final double LEAST_CLEARANCE = 10e-3;
+    /** Share of the pressure that is lost past a core that covers next to nothing of its opening (default). */
+    private static final double LEAK_PAST = 0.3;
     /** Room that the usual tool for rivet nuts needs before the hole, m (default). */
     public static final double RIVET_TOOL = 180e-3;
     /** A core needs to be held at this many points. */
@@ -70,6 +72,14 @@ public record NoseFit(
      * @param below m
      */
     public record Gaps(double left, double right, double above, double below) {}
+
+    /**
+     * A point of the side section.
+     *
+     * @param z m back from the skin
+     * @param y m above the ground
+     */
+    public record Corner(double z, double y) {}
 
     /**
      * Distance to a neighbour.
@@ -96,6 +106,7 @@ public record NoseFit(
         private final Placement p;
         private final Rect face;
         private final Rect outline;
+        private final List<Corner> section;
         private final double front;
         private final double back;
         private final List<String> problems = new ArrayList<>();
@@ -106,17 +117,19 @@ public record NoseFit(
             this.p = p;
             double cos = Math.cos(p.tilt());
             double sin = Math.sin(p.tilt());
-            double height = core.height() + 2 * END_PLATE;
-            // The four corners of its side section: the front face's ends and the same a depth behind, square to it.
-            double up = height / 2 * cos;
-            double lean = height / 2 * sin;
-            double dy = -core.depth() * sin;
-            double dz = core.depth() * cos;
-            double low = Math.min(-up, -up + dy);
-            double high = Math.max(up, up + dy);
-            this.front = p.z() + Math.min(Math.min(-lean, lean), Math.min(-lean + dz, lean + dz));
-            this.back = p.z() + Math.max(Math.max(-lean, lean), Math.max(-lean + dz, lean + dz));
-            this.outline = new Rect(p.x() - core.outsideWidth() / 2, p.y() + low, core.outsideWidth(), high - low);
+            double half = core.outsideHeight() / 2;
+            double depth = core.depth();
+            // The front face's ends, then the same a depth behind, square to the face.
+            this.section = List.of(
+                    new Corner(p.z() - half * sin, p.y() - half * cos),
+                    new Corner(p.z() + half * sin, p.y() + half * cos),
+                    new Corner(p.z() + half * sin + depth * cos, p.y() + half * cos - depth * sin),
+                    new Corner(p.z() - half * sin + depth * cos, p.y() - half * cos - depth * sin));
+            this.front = section.stream().mapToDouble(Corner::z).min().orElseThrow();
+            this.back = section.stream().mapToDouble(Corner::z).max().orElseThrow();
+            double low = section.stream().mapToDouble(Corner::y).min().orElseThrow();
+            double high = section.stream().mapToDouble(Corner::y).max().orElseThrow();
+            this.outline = new Rect(p.x() - core.outsideWidth() / 2, low, core.outsideWidth(), high - low);
             this.face = Rect.around(p.x(), p.y(), core.width(), core.height() * Math.abs(cos));
         }
 
@@ -158,6 +171,7 @@ public record NoseFit(
                     List.copyOf(fed),
                     shades,
                     gaps(feeding),
+                    section,
                     front,
                     back,
                     front - nose.crushDepth(),
@@ -187,20 +201,15 @@ public record NoseFit(
         }
 
         private double openingArea(List<Nose.Opening> feeding) {
+            List<Rect> plates = nose.parts().stream()
+                    .filter(part -> part.kind() == Nose.Kind.PLATE)
+                    .map(Nose.Part::face)
+                    .toList();
             double area = 0;
             for (Nose.Opening o : feeding) {
-                double used = p.shroud()
-                        ? o.face().area()
-                        : o.face()
-                                .common(face.grown(SPREAD * Math.max(0, p.z())))
-                                .map(Rect::area)
-                                .orElse(0.0);
-                List<Rect> before = nose.parts().stream()
-                        .filter(part -> part.kind() == Nose.Kind.PLATE)
-                        .map(Nose.Part::face)
-                        .toList();
-                double hidden = Rect.covered(o.face(), before);
-                area += Math.max(0, used - hidden) * (1 - o.barShare());
+                Optional<Rect> used =
+                        p.shroud() ? Optional.of(o.face()) : o.face().common(face.grown(SPREAD * Math.max(0, p.z())));
+                area += used.map(r -> r.area() - Rect.covered(r, plates)).orElse(0.0) * (1 - o.barShare());
             }
             return area;
         }
@@ -250,7 +259,7 @@ public record NoseFit(
                     .sum();
             // Air takes the open way past a core that leaves part of its opening free.
             double coverage = opening > 0 ? covered / opening : 1;
-            return Math.min(place.sealing(), SHROUDED) * (0.5 + 0.5 * coverage);
+            return Math.min(place.sealing(), SHROUDED) * (1 - LEAK_PAST + LEAK_PAST * coverage);
         }
 
         private Optional<Gaps> gaps(List<Nose.Opening> feeding) {

@@ -129,10 +129,7 @@ public final class DesignSearch {
      * @throws CancellationException when it was cancelled
      */
     public static Result search(Car car, Duty duty, Bounds bounds, IntConsumer progress, BooleanSupplier cancelled) {
-        List<CorePart> parts = bounds.cores().stream()
-                .filter(p -> p.fits(bounds.largestWidth(), bounds.largestHeight()))
-                .toList();
-        List<Trial> trials = trials(parts, bounds);
+        List<Trial> trials = trials(bounds);
         Evaluation evaluation = new Evaluation(car, duty);
         AtomicInteger done = new AtomicInteger();
         List<Candidate> all = IntStream.range(0, trials.size())
@@ -164,9 +161,20 @@ public final class DesignSearch {
 
     private record Trial(CorePart part, Design design) {}
 
-    private static List<Trial> trials(List<CorePart> parts, Bounds b) {
+    /**
+     * @param bounds what may be chosen
+     * @return number of designs that a search will run
+     */
+    public static int count(Bounds bounds) {
+        return trials(bounds).size();
+    }
+
+    private static List<Trial> trials(Bounds b) {
         List<Trial> trials = new ArrayList<>();
-        for (CorePart part : parts) {
+        for (CorePart part : b.cores()) {
+            if (!part.fits(b.largestWidth(), b.largestHeight())) {
+                continue;
+            }
             for (Place place : b.places()) {
                 for (double sealing : b.sealings()) {
                     for (Optional<OilThermostat> thermostat : b.thermostats()) {

@@ -75,7 +75,9 @@ class CoreTest {
                         d.turbulatorPitch(),
                         d.stripLength(),
                         d.turbulatorThickness(),
-                        d.portBore()));
+                        d.portBore(),
+                        d.tank(),
+                        d.endPlate()));
         CoreModel a = new CoreModel(usual);
         CoreModel b = new CoreModel(dense);
         assertThat(b.airConductance(0.3, 310)).isGreaterThan(a.airConductance(0.3, 310));

@@ -98,7 +98,7 @@ class NoseFitTest {
     @Test
     void gapsAndClearancesAreWhatATapeWouldRead() {
         NoseFit f = fit(at(0, 0.29, 0.2));
-        double half = CORE.height() / 2 + NoseFit.END_PLATE;
+        double half = CORE.outsideHeight() / 2;
         assertThat(f.gaps().orElseThrow().left()).isCloseTo(0.35 - CORE.outsideWidth() / 2, within(1e-9));
         assertThat(f.gaps().orElseThrow().above()).isCloseTo(0.36 - (0.29 + half), within(1e-9));
         assertThat(f.groundClearance()).isCloseTo(0.29 - half, within(1e-9));
@@ -116,7 +116,7 @@ class NoseFitTest {
     void aTiltedCoreIsLowerAndDeeperByItsSideSection() {
         double a = Math.toRadians(30);
         NoseFit f = fit(new Placement(0, 0.3, 0.2, a, false, false, List.of()));
-        double h = CORE.height() + 2 * NoseFit.END_PLATE;
+        double h = CORE.outsideHeight();
         assertThat(f.outline().height()).isCloseTo(h * Math.cos(a) + CORE.depth() * Math.sin(a), within(1e-9));
         assertThat(f.back() - f.front()).isCloseTo(h * Math.sin(a) + CORE.depth() * Math.cos(a), within(1e-9));
         assertThat(f.face().height()).isCloseTo(CORE.height() * Math.cos(a), within(1e-9));

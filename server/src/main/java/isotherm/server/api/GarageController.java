@@ -4,6 +4,7 @@ import isotherm.server.document.CarDocument;
 import isotherm.server.document.DesignDocument;
 import isotherm.server.document.DocumentReader;
 import isotherm.server.document.DutyDocument;
+import isotherm.server.document.LogDocument;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Kind;
 import isotherm.server.store.Stored;
@@ -50,13 +51,24 @@ class GarageController {
                 stored.version(),
                 car(stored),
                 garage.parts(Kind.DUTY, id).stream().map(this::duty).toList(),
-                garage.parts(Kind.DESIGN, id).stream().map(this::design).toList());
+                garage.parts(Kind.DESIGN, id).stream().map(this::design).toList(),
+                garage.parts(Kind.LOG, id).stream()
+                        .map(s -> new Views.LogView(
+                                s.id(), s.version(), DocumentReader.read(s.document(), LogDocument.class)))
+                        .toList());
+    }
+
+    @DeleteMapping("/cars/{id}")
+    ResponseEntity<Void> removeCar(@PathVariable UUID id, @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch) {
+        garage.remove(Kind.CAR, id, Etags.version(ifMatch));
+        return ResponseEntity.noContent().build();
     }
 
     @PostMapping("/cars")
     ResponseEntity<Views.CarView> addCar(@RequestBody CarDocument document) {
         Stored stored = garage.addCar(json.writeValueAsString(document));
-        return created(stored, new Views.CarView(stored.id(), stored.version(), document, List.of(), List.of()));
+        return created(
+                stored, new Views.CarView(stored.id(), stored.version(), document, List.of(), List.of(), List.of()));
     }
 
     @PutMapping("/cars/{id}")

@@ -1,6 +1,7 @@
 package isotherm.server.api;
 
 import isotherm.server.document.InvalidDocument;
+import isotherm.server.store.LargeStore;
 import isotherm.server.store.NotStored;
 import isotherm.server.store.StaleVersion;
 import org.springframework.http.HttpHeaders;
@@ -62,5 +63,10 @@ class Problems extends ResponseEntityExceptionHandler {
         return ProblemDetail.forStatusAndDetail(
                 HttpStatus.PRECONDITION_REQUIRED,
                 "The header " + e.getHeaderName() + " with the version that this change is based on is missing.");
+    }
+
+    @ExceptionHandler(LargeStore.TooLarge.class)
+    ProblemDetail tooLarge(LargeStore.TooLarge e) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.CONTENT_TOO_LARGE, e.getMessage());
     }
 }

@@ -1,5 +1,6 @@
 package isotherm.server.api;
 
+import isotherm.server.catalogue.CoreCatalogue;
 import isotherm.server.document.CaseDocument;
 import isotherm.server.document.QuestionSolver;
 import isotherm.server.document.Questions;
@@ -13,6 +14,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api")
 class QuestionController {
+    private final CoreCatalogue catalogue;
+
+    QuestionController(CoreCatalogue catalogue) {
+        this.catalogue = catalogue;
+    }
+
     @PostMapping("/rating")
     Questions.RatingAnswer rating(@RequestBody Questions.RatingQuestion question) {
         return QuestionSolver.rate(question);
@@ -50,6 +57,16 @@ class QuestionController {
 
     @PostMapping("/search")
     Questions.SearchAnswer search(@RequestBody Questions.SearchQuestion question) {
-        return QuestionSolver.search(question, done -> {}, () -> false);
+        return QuestionSolver.search(question, catalogue.parts(), done -> {}, () -> false);
+    }
+
+    @PostMapping("/placement")
+    Questions.PlacementAnswer placement(@RequestBody Questions.PlacementQuestion question) {
+        return QuestionSolver.placement(question);
+    }
+
+    @PostMapping("/schools")
+    Questions.SchoolsAnswer schools(@RequestBody Questions.SchoolsQuestion question) {
+        return QuestionSolver.schools(question, catalogue.parts());
     }
 }

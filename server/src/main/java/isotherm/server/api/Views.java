@@ -3,6 +3,7 @@ package isotherm.server.api;
 import isotherm.server.document.CarDocument;
 import isotherm.server.document.DesignDocument;
 import isotherm.server.document.DutyDocument;
+import isotherm.server.document.LogDocument;
 import java.util.List;
 import java.util.UUID;
 
@@ -26,8 +27,33 @@ final class Views {
      * @param car the car
      * @param duties its duties, oldest first
      * @param designs its designs, oldest first
+     * @param logs its logs, oldest first
      */
-    record CarView(UUID id, int version, CarDocument car, List<DutyView> duties, List<DesignView> designs) {}
+    record CarView(
+            UUID id,
+            int version,
+            CarDocument car,
+            List<DutyView> duties,
+            List<DesignView> designs,
+            List<LogView> logs) {}
+
+    /**
+     * A log.
+     *
+     * @param id identity
+     * @param version version, for If-Match
+     * @param log what it holds
+     */
+    record LogView(UUID id, int version, LogDocument log) {}
+
+    /**
+     * A file that was sent, before it is kept.
+     *
+     * @param id identity
+     * @param name name of the file
+     * @param preview what the importer sees
+     */
+    record UploadView(UUID id, String name, LogDocument.PreviewDocument preview) {}
 
     /**
      * A duty.

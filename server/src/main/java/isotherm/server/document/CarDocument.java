@@ -30,6 +30,7 @@ import java.util.OptionalDouble;
  * @param sensor where the oil temperature sensor sits
  * @param limits the temperatures to keep
  * @param fitted what a log has taught
+ * @param nose the nose as measured
  */
 public record CarDocument(
         @Text(value = "what its people call it", min = 1, max = 120) String name,
@@ -49,7 +50,8 @@ public record CarDocument(
                 Double factoryExchangerWPerK,
         @Text("where the oil temperature sensor sits") Car.SensorPlace sensor,
         @Text("the temperatures to keep") LimitsDocument limits,
-        @Missing("no log fitted yet") @Text("what a log has taught about this car") FittedDocument fitted)
+        @Missing("no log fitted yet") @Text("what a log has taught about this car") FittedDocument fitted,
+        @Missing("not measured yet") @Text("the nose as measured by tape") NoseDocument nose)
         implements Checked {
 
     /** The engine. */

@@ -14,6 +14,7 @@ import isotherm.core.fluid.Units;
 import isotherm.core.hydraulics.CoolerLoop;
 import isotherm.core.hydraulics.Hose;
 import isotherm.core.hydraulics.OilThermostat;
+import isotherm.core.nose.Placement;
 import isotherm.core.simulate.Design;
 import java.util.List;
 import java.util.Optional;
@@ -70,7 +71,44 @@ public record DesignDocument(
             @Missing("3.5") @Quantity(value = "velocity heads lost in plate and thermostat", min = 0, max = 50)
                     Double plateHeads,
             @Missing("0") @Quantity(value = "oil in an accumulator or by-pass filter", min = 0, max = 10, unit = "L")
-                    Double extraVolumeL) {}
+                    Double extraVolumeL,
+            @Missing("not drawn") @Text("where it sits in the nose as measured") PlacementDocument placement) {}
+
+    /** Where a core sits in the nose as measured. */
+    public record PlacementDocument(
+            @Quantity(value = "middle of its front face from the centre line", min = -1500, max = 1500, unit = "mm")
+                    double xMm,
+            @Quantity(value = "middle of its front face above the ground", min = 0, max = 2000, unit = "mm") double yMm,
+            @Quantity(value = "middle of its front face behind the skin", min = -200, max = 2500, unit = "mm")
+                    double zMm,
+            @Quantity(value = "lean of its upper edge to the rear", min = -80, max = 80, unit = "°") double tiltDeg,
+            @Text("whether a shroud leads from the opening to the core") boolean shroud,
+            @Text("whether foam closes the joints of shroud and core") boolean foam,
+            @Text(value = "where it is held", max = 12) List<MountDocument> mounts) {
+
+        Placement toCore() {
+            return new Placement(
+                    xMm * 1e-3,
+                    yMm * 1e-3,
+                    zMm * 1e-3,
+                    Math.toRadians(tiltDeg),
+                    shroud,
+                    foam,
+                    mounts.stream()
+                            .map(m -> new Placement.Mount(
+                                    m.xMm() * 1e-3, m.yMm() * 1e-3, m.holeMm() * 1e-3, m.method(), m.rubber()))
+                            .toList());
+        }
+    }
+
+    /** A point at which the core is held. */
+    public record MountDocument(
+            @Quantity(value = "from the middle of the core, across", min = -600, max = 600, unit = "mm") double xMm,
+            @Quantity(value = "from the middle of the core, along its face", min = -600, max = 600, unit = "mm")
+                    double yMm,
+            @Quantity(value = "diameter of the hole", min = 3, max = 20, unit = "mm") double holeMm,
+            @Text("how it is held") Placement.Method method,
+            @Text("whether it is on rubber") boolean rubber) {}
 
     /** A pressure measured across the core on the road. */
     public record PressureDocument(
@@ -92,7 +130,44 @@ public record DesignDocument(
             @Quantity(value = "turbulator pitch", min = 0, max = 8, unit = "mm") double turbulatorPitchMm,
             @Quantity(value = "turbulator strip length", min = 0, max = 20, unit = "mm") double stripLengthMm,
             @Quantity(value = "turbulator sheet", min = 0, max = 1, unit = "mm") double turbulatorThicknessMm,
-            @Quantity(value = "inner diameter of each port", min = 5, max = 40, unit = "mm") double portBoreMm) {
+            @Quantity(value = "inner diameter of each port", min = 5, max = 40, unit = "mm") double portBoreMm,
+            @Missing("20 mm") @Quantity(value = "tank at each end of the rows", min = 0, max = 120, unit = "mm")
+                    Double tankMm,
+            @Missing("3 mm") @Quantity(value = "plate above and below the fins", min = 0, max = 30, unit = "mm")
+                    Double endPlateMm) {
+
+        void check(String path, Construction construction, List<Problem> problems) {
+            if (oilGapMm + 2 * plateMm >= rowPitchMm - 1) {
+                problems.add(Problem.of(
+                        path + "/rowPitchMm",
+                        DocumentReader.number(rowPitchMm),
+                        "Gap and two plates leave less than 1 mm for the air fins between two rows"));
+            }
+            if (construction != Construction.TUBE_AND_FIN) {
+                boolean turbulated = turbulatorPitchMm > turbulatorThicknessMm
+                        && stripLengthMm > 0
+                        && oilGapMm > turbulatorThicknessMm
+                        && turbulatorThicknessMm > 0;
+                if (!turbulated) {
+                    problems.add(Problem.of(
+                            path + "/turbulatorPitchMm",
+                            DocumentReader.number(turbulatorPitchMm),
+                            "A turbulator needs a sheet thinner than its pitch and its gap, and a strip length"));
+                }
+                if (louvrePitchMm <= 0 || construction == Construction.STACKED_PLATE && louvreAngleDeg <= 0) {
+                    problems.add(Problem.of(
+                            path + "/louvrePitchMm",
+                            DocumentReader.number(louvrePitchMm),
+                            "The fins need a louvre pitch and angle, or a strip length"));
+                }
+            }
+            if (finThicknessMm >= finPitchMm) {
+                problems.add(Problem.of(
+                        path + "/finThicknessMm",
+                        DocumentReader.number(finThicknessMm),
+                        "The fin has to be thinner than its pitch, " + DocumentReader.number(finPitchMm) + " mm"));
+            }
+        }
 
         CoreDetail toCore() {
             return new CoreDetail(
@@ -106,7 +181,9 @@ public record DesignDocument(
                     turbulatorPitchMm * 1e-3,
                     stripLengthMm * 1e-3,
                     turbulatorThicknessMm * 1e-3,
-                    portBoreMm * 1e-3);
+                    portBoreMm * 1e-3,
+                    tankMm == null ? CoreDetail.STACKED_PLATE.tank() : tankMm * 1e-3,
+                    endPlateMm == null ? CoreDetail.STACKED_PLATE.endPlate() : endPlateMm * 1e-3);
         }
 
         static DetailDocument of(CoreDetail d) {
@@ -121,7 +198,9 @@ public record DesignDocument(
                     rounded(d.turbulatorPitch() * 1e3),
                     rounded(d.stripLength() * 1e3),
                     rounded(d.turbulatorThickness() * 1e3),
-                    rounded(d.portBore() * 1e3));
+                    rounded(d.portBore() * 1e3),
+                    rounded(d.tank() * 1e3),
+                    rounded(d.endPlate() * 1e3));
         }
     }
 
@@ -164,37 +243,8 @@ public record DesignDocument(
                     "The fan has to switch off below where it switches on, "
                             + DocumentReader.number(cooler.fan().onC()) + " °C"));
         }
-        DetailDocument d = cooler.detail();
-        if (d != null && d.oilGapMm() + 2 * d.plateMm() >= d.rowPitchMm() - 1) {
-            problems.add(Problem.of(
-                    at + "/detail/rowPitchMm",
-                    DocumentReader.number(d.rowPitchMm()),
-                    "Gap and two plates leave less than 1 mm for the air fins between two rows"));
-        }
-        if (d != null && cooler.construction() != Construction.TUBE_AND_FIN) {
-            boolean turbulated = d.turbulatorPitchMm() > d.turbulatorThicknessMm()
-                    && d.stripLengthMm() > 0
-                    && d.oilGapMm() > d.turbulatorThicknessMm()
-                    && d.turbulatorThicknessMm() > 0;
-            if (!turbulated) {
-                problems.add(Problem.of(
-                        at + "/detail/turbulatorPitchMm",
-                        DocumentReader.number(d.turbulatorPitchMm()),
-                        "A turbulator needs a sheet thinner than its pitch and its gap, and a strip length"));
-            }
-            if (d.louvrePitchMm() <= 0
-                    || cooler.construction() == Construction.STACKED_PLATE && d.louvreAngleDeg() <= 0) {
-                problems.add(Problem.of(
-                        at + "/detail/louvrePitchMm",
-                        DocumentReader.number(d.louvrePitchMm()),
-                        "The fins need a louvre pitch and angle, or a strip length"));
-            }
-        }
-        if (d != null && d.finThicknessMm() >= d.finPitchMm()) {
-            problems.add(Problem.of(
-                    at + "/detail/finThicknessMm",
-                    DocumentReader.number(d.finThicknessMm()),
-                    "The fin has to be thinner than its pitch, " + DocumentReader.number(d.finPitchMm()) + " mm"));
+        if (cooler.detail() != null) {
+            cooler.detail().check(at + "/detail", cooler.construction(), problems);
         }
         ThermostatDocument t = cooler.thermostat();
         if (t != null && t.fullC() != null && t.fullC() <= t.opensC()) {
@@ -270,6 +320,58 @@ public record DesignDocument(
                 design.oil().map(OilDocument::of).orElse(null));
     }
 
+    /**
+     * What a change made of this document's design, with what only the document knows: its name, and the drawing of the core
+     * in the nose as long as the core stays at its place.
+     *
+     * @param changed a design of {@code core} that was made from this one
+     * @return its document
+     */
+    DesignDocument changedTo(Design changed) {
+        DesignDocument next = of(name, changed);
+        if (cooler == null || cooler.placement() == null || next.cooler() == null) {
+            return next;
+        }
+        return next.cooler().place() == cooler.place()
+                ? next.placed(cooler.placement(), next.cooler().sealingPercent() > cooler.sealingPercent())
+                : next;
+    }
+
+    private DesignDocument placed(PlacementDocument p, boolean sealed) {
+        PlacementDocument kept =
+                sealed ? new PlacementDocument(p.xMm(), p.yMm(), p.zMm(), p.tiltDeg(), true, true, p.mounts()) : p;
+        CoolerDocument c = cooler;
+        return new DesignDocument(
+                name,
+                new CoolerDocument(
+                        c.construction(),
+                        c.rows(),
+                        c.widthMm(),
+                        c.depthMm(),
+                        c.passes(),
+                        c.finish(),
+                        c.ports(),
+                        c.detail(),
+                        c.efficacyPercent(),
+                        c.place(),
+                        c.sealingPercent(),
+                        c.shadedPercent(),
+                        c.openingCm2(),
+                        c.mesh(),
+                        c.ductHeads(),
+                        c.measured(),
+                        c.intakeBehind(),
+                        c.fan(),
+                        c.thermostat(),
+                        c.feed(),
+                        c.back(),
+                        c.plateHeads(),
+                        c.extraVolumeL(),
+                        kept),
+                keepFactoryExchanger,
+                oil);
+    }
+
     private static CoolerDocument document(Design.Cooler c) {
         Core core = c.core();
         Airway a = c.airway();
@@ -310,7 +412,8 @@ public record DesignDocument(
                 document(loop.feed()),
                 document(loop.back()),
                 rounded(loop.plateHeads()),
-                rounded(loop.extraVolume() * 1e3));
+                rounded(loop.extraVolume() * 1e3),
+                null);
     }
 
     private static HoseDocument document(Hose h) {

@@ -6,6 +6,7 @@ import isotherm.core.duty.Duty;
 import isotherm.core.duty.LogDuty;
 import isotherm.core.duty.SoakDuty;
 import isotherm.core.duty.TrackDuty;
+import isotherm.core.duty.Trailer;
 import isotherm.core.duty.Weather;
 import isotherm.core.fluid.Units;
 import java.util.List;
@@ -54,13 +55,18 @@ public record DutyDocument(
 
     /** A climb. */
     public record ClimbDocument(
-            @Quantity(value = "length of the climb", min = 50, max = 100000, unit = "m") double lengthM,
-            @Quantity(value = "rise over run", min = 0, max = 35, unit = "%") double gradePercent,
+            @Text(value = "the road from the foot to the top", min = 1, max = 500) List<SlopeDocument> slopes,
             @Quantity(value = "speed the driver wants to hold", min = 5, max = 250, unit = "km/h") double speedKmh,
             @Quantity(value = "trailer mass, 0 without one", min = 0, max = 40000, unit = "kg") double trailerKg,
             @Quantity(value = "drag area that the trailer adds", min = 0, max = 12, unit = "m²")
                     double trailerDragAreaM2,
             @Quantity(value = "level road before the climb", min = 0, max = 7200, unit = "s") double approachSeconds) {}
+
+    /** A stretch of even gradient. */
+    public record SlopeDocument(
+            @Quantity(value = "length", min = 10, max = 100000, unit = "m") double lengthM,
+            @Quantity(value = "rise over run, negative downhill", min = -25, max = 35, unit = "%")
+                    double gradePercent) {}
 
     /** Steady driving. */
     public record CruiseDocument(
@@ -91,10 +97,17 @@ public record DutyDocument(
                     @Quantity(value = "brake power", min = 0, max = 1500, unit = "kW")
                     @Text(value = "brake powers", min = 2, max = 200000)
                     List<Double> brakePowerKw,
+            @Missing("a level road")
+                    @Quantity(value = "height above sea level", min = -430, max = 6000, unit = "m")
+                    @Text(value = "heights", min = 2, max = 200000)
+                    List<Double> elevationM,
             @Missing("laps are not known")
                     @Quantity(value = "times at which laps begin", min = -86400, max = 1e7, unit = "s")
                     @Text(value = "lap starts", max = 1000)
                     List<Double> lapStartSeconds,
+            @Missing("0") @Quantity(value = "trailer mass", min = 0, max = 40000, unit = "kg") Double trailerKg,
+            @Missing("0") @Quantity(value = "drag area that the trailer adds", min = 0, max = 12, unit = "m²")
+                    Double trailerDragAreaM2,
             @Quantity(value = "oil temperature at the first row", min = -40, max = 180, unit = "°C") double startOilC,
             @Quantity(value = "coolant temperature at the first row", min = -40, max = 130, unit = "°C")
                     double startCoolantC) {}
@@ -116,6 +129,20 @@ public record DutyDocument(
         }
         if (log != null) {
             checkLog(path + "/log", problems);
+        }
+        if (climb != null) {
+            double seconds = climb.approachSeconds()
+                    + climb.slopes().stream()
+                                    .mapToDouble(SlopeDocument::lengthM)
+                                    .sum()
+                            / (climb.speedKmh() / 3.6);
+            if (seconds > LONGEST_SESSION) {
+                problems.add(Problem.of(
+                        path + "/climb/slopes",
+                        null,
+                        "This climb would last " + Math.round(seconds / 60) + " minutes; at most "
+                                + Math.round(LONGEST_SESSION / 60) + " are allowed"));
+            }
         }
         if (track != null) {
             if (track.outLaps() + track.flyers() + track.coolDownLaps() == 0) {
@@ -157,6 +184,7 @@ public record DutyDocument(
         column(path + "/speedKmh", log.speedKmh(), rows, problems);
         column(path + "/rpm", log.rpm(), rows, problems);
         column(path + "/brakePowerKw", log.brakePowerKw(), rows, problems);
+        column(path + "/elevationM", log.elevationM(), rows, problems);
         for (int i = 1; i < rows; i++) {
             if (log.timeSeconds().get(i) <= log.timeSeconds().get(i - 1)) {
                 problems.add(Problem.of(
@@ -197,7 +225,11 @@ public record DutyDocument(
                 values(log.speedKmh(), 1 / 3.6),
                 values(log.rpm(), 1),
                 values(log.brakePowerKw(), 1e3),
+                values(log.elevationM(), 1),
                 values(log.lapStartSeconds(), 1),
+                new Trailer(
+                        log.trailerKg() == null ? 0 : log.trailerKg(),
+                        log.trailerDragAreaM2() == null ? 0 : log.trailerDragAreaM2()),
                 new Duty.Start(Units.kelvin(log.startOilC()), Units.kelvin(log.startCoolantC())),
                 new Weather(Units.kelvin(ambientC), altitudeM));
     }
@@ -216,11 +248,11 @@ public record DutyDocument(
         }
         if (climb != null) {
             return new ClimbDuty(
-                    climb.lengthM(),
-                    climb.gradePercent() / 100,
+                    climb.slopes().stream()
+                            .map(slope -> new ClimbDuty.Slope(slope.lengthM(), slope.gradePercent() / 100))
+                            .toList(),
                     climb.speedKmh() / 3.6,
-                    climb.trailerKg(),
-                    climb.trailerDragAreaM2(),
+                    new Trailer(climb.trailerKg(), climb.trailerDragAreaM2()),
                     climb.approachSeconds(),
                     weather);
         }

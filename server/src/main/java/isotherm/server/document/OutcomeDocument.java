@@ -1,6 +1,7 @@
 package isotherm.server.document;
 
 import isotherm.core.advise.Finding;
+import isotherm.core.advise.Verdict;
 import java.util.List;
 
 /**
@@ -16,6 +17,7 @@ import java.util.List;
  * @param core the core's own operation at the end of the time under load, when there is one
  * @param circuit oil pressures at the end of the time under load
  * @param traces the session in time
+ * @param verdict whether the car needs a cooler at all
  * @param findings what the rules say, most serious first
  */
 public record OutcomeDocument(
@@ -29,7 +31,18 @@ public record OutcomeDocument(
         @Missing("no cooler") CorePoint core,
         Circuit circuit,
         Traces traces,
+        VerdictDocument verdict,
         List<FindingDocument> findings) {
+
+    /**
+     * Whether the car needs a cooler at all.
+     *
+     * @param kind the answer
+     * @param what in one sentence
+     * @param why the reason, in figures
+     * @param options what would do, cheapest first
+     */
+    public record VerdictDocument(Verdict.Kind kind, String what, String why, List<RemedyDocument> options) {}
 
     /**
      * Figures of merit of a session.

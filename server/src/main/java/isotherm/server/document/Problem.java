@@ -11,7 +11,13 @@ package isotherm.server.document;
  * @param unit unit, empty for a pure number
  */
 public record Problem(String path, String value, String message, Double min, Double max, String unit) {
-    static Problem of(String path, String value, String message) {
+    /**
+     * @param path where it is, as a JSON pointer
+     * @param value what was found there, null for nothing
+     * @param message what is wrong and what is expected
+     * @return a problem without a range
+     */
+    public static Problem of(String path, String value, String message) {
         return new Problem(path, value, message, null, null, "");
     }
 }

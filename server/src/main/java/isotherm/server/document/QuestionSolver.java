@@ -20,7 +20,10 @@ import isotherm.core.fluid.Air;
 import isotherm.core.fluid.Oil;
 import isotherm.core.fluid.Units;
 import isotherm.core.hydraulics.OilThermostat;
+import isotherm.core.nose.NoseFit;
+import isotherm.core.nose.Rect;
 import isotherm.core.search.DesignSearch;
+import isotherm.core.search.TwoSchools;
 import isotherm.core.simulate.Car;
 import isotherm.core.simulate.Design;
 import isotherm.core.simulate.PressureCheck;
@@ -173,15 +176,38 @@ public final class QuestionSolver {
      * @return what it says about the car
      */
     public static Questions.FitAnswer fit(Questions.FitQuestion q) {
+        return fitLog(q.car(), q.design(), q.duty(), q.car().sensor(), q.oilC(), q.coolantC());
+    }
+
+    /**
+     * @param car the car
+     * @param design the design that was driven
+     * @param duty a duty from a log
+     * @param sensor where the oil temperature sensor sat
+     * @param oilC oil temperature at the log's times; −999 where it dropped out; null when not logged
+     * @param coolantC coolant temperature in the same way
+     * @return what it says about the car
+     */
+    public static Questions.FitAnswer fitLog(
+            CarDocument car,
+            DesignDocument design,
+            DutyDocument duty,
+            Car.SensorPlace sensor,
+            List<Double> oilC,
+            List<Double> coolantC) {
+        if (oilC == null) {
+            throw new InvalidDocument(
+                    List.of(Problem.of("/oilC", null, "This log holds no oil temperature: there is nothing to fit")));
+        }
         LogFit.Result r;
         try {
             // Always from the car as it was before any log, so that a second fit does not count the first one twice.
             r = LogFit.fit(
-                    q.car().withoutLog(),
-                    q.design().toCore(),
-                    q.duty().toLog(),
-                    kelvin(q.oilC()),
-                    Optional.ofNullable(q.coolantC()).map(QuestionSolver::kelvin));
+                    car.withoutLog().withSensor(sensor),
+                    design.toCore(),
+                    duty.toLog(),
+                    kelvin(oilC),
+                    Optional.ofNullable(coolantC).map(QuestionSolver::kelvin));
         } catch (IllegalArgumentException e) {
             throw new InvalidDocument(List.of(Problem.of("/oilC", null, e.getMessage())));
         }
@@ -199,7 +225,7 @@ public final class QuestionSolver {
                 Arrays.stream(r.residuals()).mapToObj(v -> round(v, 2)).toList(),
                 r.words(),
                 new CarDocument.FittedDocument(
-                        q.duty().name(),
+                        duty.name(),
                         r.estimates().stream()
                                 .map(e -> new CarDocument.FactorDocument(
                                         e.parameter(), round(e.factor(), 4), round(e.standardError(), 4)))
@@ -263,33 +289,15 @@ public final class QuestionSolver {
 
     /**
      * @param q bounds of a search
+     * @param catalogue cores to choose from
      * @param progress told the number of designs done
      * @param cancelled asked before each design
      * @return the designs that hold
      */
     public static Questions.SearchAnswer search(
-            Questions.SearchQuestion q, IntConsumer progress, BooleanSupplier cancelled) {
-        List<Optional<OilThermostat>> thermostats = new ArrayList<>();
-        q.thermostatsC().forEach(c -> thermostats.add(Optional.of(OilThermostat.opening(Units.kelvin(c)))));
-        if (q.withoutThermostat()) {
-            thermostats.add(Optional.empty());
-        }
-        DesignSearch.Result r = DesignSearch.search(
-                q.car().toCore(),
-                q.duty().toCore(),
-                new DesignSearch.Bounds(
-                        CorePart.shipped(),
-                        q.places(),
-                        q.sealingPercents().stream().map(v -> v / 100).toList(),
-                        thermostats,
-                        q.boresMm().stream().map(v -> v * 1e-3).toList(),
-                        q.largestWidthMm() * 1e-3,
-                        q.largestHeightMm() * 1e-3,
-                        q.shadedPercent() / 100,
-                        q.openingCm2() * 1e-4,
-                        q.hoseM()),
-                progress,
-                cancelled);
+            Questions.SearchQuestion q, List<CorePart> catalogue, IntConsumer progress, BooleanSupplier cancelled) {
+        DesignSearch.Result r =
+                DesignSearch.search(q.car().toCore(), q.duty().toCore(), bounds(q, catalogue), progress, cancelled);
         return new Questions.SearchAnswer(
                 r.tried(),
                 r.holding(),
@@ -298,7 +306,39 @@ public final class QuestionSolver {
                 r.front().stream().map(QuestionSolver::candidate).toList());
     }
 
+    /**
+     * @param q bounds of a search
+     * @param catalogue cores to choose from
+     * @return number of designs that it will run
+     */
+    public static int trials(Questions.SearchQuestion q, List<CorePart> catalogue) {
+        return DesignSearch.count(bounds(q, catalogue));
+    }
+
+    private static DesignSearch.Bounds bounds(Questions.SearchQuestion q, List<CorePart> catalogue) {
+        List<Optional<OilThermostat>> thermostats = new ArrayList<>();
+        q.thermostatsC().forEach(c -> thermostats.add(Optional.of(OilThermostat.opening(Units.kelvin(c)))));
+        if (q.withoutThermostat()) {
+            thermostats.add(Optional.empty());
+        }
+        return new DesignSearch.Bounds(
+                catalogue,
+                q.places(),
+                q.sealingPercents().stream().map(v -> v / 100).toList(),
+                thermostats,
+                q.boresMm().stream().map(v -> v * 1e-3).toList(),
+                q.largestWidthMm() * 1e-3,
+                q.largestHeightMm() * 1e-3,
+                q.shadedPercent() / 100,
+                q.openingCm2() * 1e-4,
+                q.hoseM());
+    }
+
     private static Questions.CandidateDocument candidate(DesignSearch.Candidate c) {
+        return candidate(c, DesignDocument.of(c.part().maker() + " " + c.part().number(), c.design()));
+    }
+
+    private static Questions.CandidateDocument candidate(DesignSearch.Candidate c, DesignDocument design) {
         return new Questions.CandidateDocument(
                 c.part().maker(),
                 c.part().number(),
@@ -306,8 +346,71 @@ public final class QuestionSolver {
                 round(c.loopLoss() / 1e5, 3),
                 round(c.coolantRise(), 2),
                 Double.isInfinite(c.warmUp()) ? null : (Double) c.warmUp(),
-                c.price(),
+                Double.isNaN(c.price()) ? null : (Double) c.price(),
                 round(c.mass(), 2),
-                DesignDocument.of(c.part().maker() + " " + c.part().number(), c.design()));
+                design);
+    }
+
+    /**
+     * @param q a design and the room for its core
+     * @param catalogue cores to choose from
+     * @return what the two schools of sizing would do
+     */
+    public static Questions.SchoolsAnswer schools(Questions.SchoolsQuestion q, List<CorePart> catalogue) {
+        TwoSchools s = TwoSchools.of(
+                q.car().toCore(),
+                q.duty().toCore(),
+                q.design().toCore(),
+                catalogue,
+                q.largestWidthMm() * 1e-3,
+                q.largestHeightMm() * 1e-3);
+        return new Questions.SchoolsAnswer(
+                candidate(s.present(), q.design()),
+                s.smallest()
+                        .map(c -> candidate(c, q.design().changedTo(c.design())))
+                        .orElse(null),
+                s.largest()
+                        .map(c -> candidate(c, q.design().changedTo(c.design())))
+                        .orElse(null));
+    }
+
+    /**
+     * @param q a core in a nose
+     * @return what its position means
+     */
+    public static Questions.PlacementAnswer placement(Questions.PlacementQuestion q) {
+        NoseFit f = NoseFit.of(
+                q.car().nose().toCore(),
+                q.design().toCore().cooler().orElseThrow().core(),
+                q.design().cooler().placement().toCore());
+        return new Questions.PlacementAnswer(
+                f.place(),
+                round(f.shadedShare() * 100, 1),
+                round(f.openingArea() * 1e4, 1),
+                round(f.sealing() * 100, 1),
+                rect(f.face()),
+                rect(f.outline()),
+                f.fed().stream().map(QuestionSolver::rect).toList(),
+                f.shades().stream().map(QuestionSolver::rect).toList(),
+                f.gaps()
+                        .map(g -> new Questions.GapsDocument(mm(g.left()), mm(g.right()), mm(g.above()), mm(g.below())))
+                        .orElse(null),
+                f.section().stream()
+                        .map(c -> new Questions.CornerDocument(mm(c.z()), mm(c.y())))
+                        .toList(),
+                mm(f.crushClearance()),
+                mm(f.groundClearance()),
+                f.clearances().stream()
+                        .map(c -> new Questions.ClearanceDocument(c.name(), mm(c.distance())))
+                        .toList(),
+                f.problems());
+    }
+
+    private static double mm(double metres) {
+        return round(metres * 1e3, 1);
+    }
+
+    private static Questions.RectDocument rect(Rect r) {
+        return new Questions.RectDocument(mm(r.left()), mm(r.bottom()), mm(r.width()), mm(r.height()));
     }
 }

@@ -130,6 +130,137 @@ public final class Questions {
     public record PlaceAnswer(Place place, double peakC, double peakCoolantC, double plateauC) {}
 
     /**
+     * A core in the nose as measured.
+     *
+     * @param car a car whose nose is measured
+     * @param design a design whose core is placed in it
+     */
+    public record PlacementQuestion(
+            @Text("a car whose nose is measured") CarDocument car,
+            @Text("a design whose core is placed in it") DesignDocument design)
+            implements Checked {
+        @Override
+        public void check(String path, List<Problem> problems) {
+            car.check(path + "/car", problems);
+            design.check(path + "/design", problems);
+            needsCooler(path, design, problems);
+            if (car.nose() == null) {
+                problems.add(Problem.of(path + "/car/nose", null, "The nose has to be measured first"));
+            }
+            if (design.cooler() != null && design.cooler().placement() == null) {
+                problems.add(Problem.of(path + "/design/cooler/placement", null, "The core has to be placed first"));
+            }
+        }
+    }
+
+    /**
+     * What a core's position means.
+     *
+     * @param place the place of the air model that it stands for
+     * @param shadedPercent share of the face that gets no air
+     * @param openingCm2 free area of the openings that feed it
+     * @param sealingPercent share of the available pressure that arrives
+     * @param face finned face in the front view
+     * @param outline whole core in the front view
+     * @param fed parts of the face that air reaches
+     * @param shades what stands before the face
+     * @param gaps from the core's edges to those of the opening
+     * @param section corners of the side section
+     * @param crushClearanceMm from the part that crushes to the core
+     * @param groundClearanceMm lowest point of the core above the ground
+     * @param clearances to the other parts, nearest first
+     * @param problems what cannot stay so
+     */
+    public record PlacementAnswer(
+            Place place,
+            double shadedPercent,
+            double openingCm2,
+            double sealingPercent,
+            RectDocument face,
+            RectDocument outline,
+            List<RectDocument> fed,
+            List<RectDocument> shades,
+            @Missing("no opening feeds it") GapsDocument gaps,
+            List<CornerDocument> section,
+            double crushClearanceMm,
+            double groundClearanceMm,
+            List<ClearanceDocument> clearances,
+            List<String> problems) {}
+
+    /**
+     * A rectangle of the front view.
+     *
+     * @param leftMm left edge from the centre line
+     * @param bottomMm lower edge above the ground
+     * @param widthMm width
+     * @param heightMm height
+     */
+    public record RectDocument(double leftMm, double bottomMm, double widthMm, double heightMm) {}
+
+    /**
+     * From the core's edges to those of the opening, positive where the opening reaches further.
+     *
+     * @param leftMm left
+     * @param rightMm right
+     * @param aboveMm above
+     * @param belowMm below
+     */
+    public record GapsDocument(double leftMm, double rightMm, double aboveMm, double belowMm) {}
+
+    /**
+     * A point of the side section.
+     *
+     * @param zMm behind the skin
+     * @param yMm above the ground
+     */
+    public record CornerDocument(double zMm, double yMm) {}
+
+    /**
+     * Distance to a neighbour.
+     *
+     * @param name its name
+     * @param mm distance
+     */
+    public record ClearanceDocument(String name, double mm) {}
+
+    /**
+     * What the two schools of sizing would do with a design.
+     *
+     * @param car the car
+     * @param duty the duty
+     * @param design a design with a cooler
+     * @param largestWidthMm outside width that fits
+     * @param largestHeightMm finned height that fits
+     */
+    public record SchoolsQuestion(
+            @Text("the car") CarDocument car,
+            @Text("the duty") DutyDocument duty,
+            @Text("a design with a cooler") DesignDocument design,
+            @Quantity(value = "outside width that fits", min = 100, max = 1500, unit = "mm") double largestWidthMm,
+            @Quantity(value = "finned height that fits", min = 30, max = 1000, unit = "mm") double largestHeightMm)
+            implements Checked {
+        @Override
+        public void check(String path, List<Problem> problems) {
+            car.check(path + "/car", problems);
+            duty.check(path + "/duty", problems);
+            design.check(path + "/design", problems);
+            needsCooler(path, design, problems);
+        }
+    }
+
+    /**
+     * What the two schools would do.
+     *
+     * @param present the design as it is
+     * @param smallestThatHolds the smallest core that holds the target
+     * @param largestThatFits the largest core that fits
+     */
+    public record SchoolsAnswer(
+            CandidateDocument present,
+            @Missing("none holds") CandidateDocument smallestThatHolds,
+            @Missing("none fits") CandidateDocument largestThatFits) {}
+
+    /**
      * The oil circuit alone.
      *
      * @param car the car
@@ -338,6 +469,22 @@ public final class Questions {
     }
 
     /**
+     * A kept log to fit.
+     *
+     * @param car the car
+     * @param design the design that was driven
+     */
+    public record LogFitQuestion(
+            @Text("the car") CarDocument car, @Text("the design that was driven") DesignDocument design)
+            implements Checked {
+        @Override
+        public void check(String path, List<Problem> problems) {
+            car.check(path + "/car", problems);
+            design.check(path + "/design", problems);
+        }
+    }
+
+    /**
      * What the log says.
      *
      * @param estimates factors on the car's present numbers
@@ -526,7 +673,7 @@ public final class Questions {
             double loopLossBar,
             double coolantRiseK,
             @Missing("never") Double to65Seconds,
-            double price,
+            @Missing("not known") Double price,
             double massKg,
             DesignDocument design) {}
 

@@ -2,6 +2,8 @@ package isotherm.server.document;
 
 import isotherm.core.advise.Advisor;
 import isotherm.core.advise.Assessment;
+import isotherm.core.advise.Finding;
+import isotherm.core.advise.Verdict;
 import isotherm.core.exchanger.CoreRating;
 import isotherm.core.exchanger.Validity;
 import isotherm.core.fluid.Oil;
@@ -69,7 +71,8 @@ public final class Solver {
                         .orElse(null),
                 circuit(a),
                 traces(car, s),
-                findings(a, asked.design().name()));
+                verdict(a, asked.design()),
+                findings(a, asked.design()));
     }
 
     private static OutcomeDocument.Bare bare(Session s) {
@@ -244,7 +247,20 @@ public final class Solver {
         return cells.stream().map(i -> round(value.applyAsDouble(i), digits)).toList();
     }
 
-    private static List<OutcomeDocument.FindingDocument> findings(Assessment a, String name) {
+    private static OutcomeDocument.VerdictDocument verdict(Assessment a, DesignDocument asked) {
+        Verdict v = Verdict.of(a);
+        return new OutcomeDocument.VerdictDocument(
+                v.kind(),
+                v.what(),
+                v.why(),
+                v.options().stream().map(r -> remedy(r, asked)).toList());
+    }
+
+    private static OutcomeDocument.RemedyDocument remedy(Finding.Remedy r, DesignDocument asked) {
+        return new OutcomeDocument.RemedyDocument(r.label(), asked.changedTo(r.design()), celsius(r.peakK()));
+    }
+
+    private static List<OutcomeDocument.FindingDocument> findings(Assessment a, DesignDocument asked) {
         return Advisor.findings(a).stream()
                 .map(f -> new OutcomeDocument.FindingDocument(
                         f.severity(),
@@ -253,10 +269,7 @@ public final class Solver {
                         f.what(),
                         f.figure(),
                         f.why(),
-                        f.remedy()
-                                .map(r -> new OutcomeDocument.RemedyDocument(
-                                        r.label(), DesignDocument.of(name, r.design()), celsius(r.peakK())))
-                                .orElse(null)))
+                        f.remedy().map(r -> remedy(r, asked)).orElse(null)))
                 .toList();
     }
 

@@ -28,7 +28,9 @@ public final class JsonSchemas {
             Map.entry("map", "MapQuestion"),
             Map.entry("fit", "FitQuestion"),
             Map.entry("compare", "CompareQuestion"),
-            Map.entry("search", "SearchQuestion"));
+            Map.entry("search", "SearchQuestion"),
+            Map.entry("placement", "PlacementQuestion"),
+            Map.entry("schools", "SchoolsQuestion"));
 
     private JsonSchemas() {}
 

@@ -1,6 +1,7 @@
 package isotherm.server.files;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
+import isotherm.core.catalogue.CorePart;
 import isotherm.server.document.CaseDocument;
 import isotherm.server.document.DocumentReader;
 import isotherm.server.document.InvalidDocument;
@@ -26,7 +27,7 @@ public final class SolveCommand {
 
     /** What can be asked. */
     private static final List<String> KINDS =
-            List.of("session", "rating", "air", "circuit", "map", "fit", "compare", "search");
+            List.of("session", "rating", "air", "circuit", "map", "fit", "compare", "search", "placement", "schools");
 
     private static final int PROGRESS_STEP = 500;
 
@@ -40,9 +41,13 @@ public final class SolveCommand {
             case "map" -> QuestionSolver.map(DocumentReader.read(json, Questions.MapQuestion.class), () -> false);
             case "fit" -> QuestionSolver.fit(DocumentReader.read(json, Questions.FitQuestion.class));
             case "compare" -> QuestionSolver.compare(DocumentReader.read(json, Questions.CompareQuestion.class));
+            case "placement" -> QuestionSolver.placement(DocumentReader.read(json, Questions.PlacementQuestion.class));
+            case "schools" ->
+                QuestionSolver.schools(DocumentReader.read(json, Questions.SchoolsQuestion.class), CorePart.shipped());
             case "search" ->
                 QuestionSolver.search(
                         DocumentReader.read(json, Questions.SearchQuestion.class),
+                        CorePart.shipped(),
                         done -> {
                             if (done % PROGRESS_STEP == 0) {
                                 err.println("isotherm: " + done + " designs run");

@@ -13,11 +13,20 @@ public class Garage {
     private final CarRepository cars;
     private final DutyRepository duties;
     private final DesignRepository designs;
+    private final LogRepository logs;
+    private final CataloguePartRepository parts;
 
-    Garage(CarRepository cars, DutyRepository duties, DesignRepository designs) {
+    Garage(
+            CarRepository cars,
+            DutyRepository duties,
+            DesignRepository designs,
+            LogRepository logs,
+            CataloguePartRepository parts) {
         this.cars = cars;
         this.duties = duties;
         this.designs = designs;
+        this.logs = logs;
+        this.parts = parts;
     }
 
     /** @return all cars, oldest first */
@@ -29,14 +38,13 @@ public class Garage {
     }
 
     /**
-     * @param kind duties or designs
+     * @param kind duties, designs or logs
      * @param carId a car
      * @return that car's, oldest first
      */
     @Transactional(readOnly = true)
     public List<Stored> parts(Kind kind, UUID carId) {
-        PartRepository<? extends PartEntity> repository = kind == Kind.DUTY ? duties : designs;
-        return repository.findByCarIdOrderByCreatedAtAscIdAsc(carId).stream()
+        return partsOf(kind).findByCarIdOrderByCreatedAtAscIdAsc(carId).stream()
                 .map(Garage::stored)
                 .toList();
     }
@@ -116,11 +124,84 @@ public class Garage {
     }
 
     private JpaRepository<? extends StoredEntity, UUID> repository(Kind kind) {
+        return kind == Kind.CAR ? cars : partsOf(kind);
+    }
+
+    private PartRepository<? extends PartEntity> partsOf(Kind kind) {
         return switch (kind) {
-            case CAR -> cars;
             case DUTY -> duties;
             case DESIGN -> designs;
+            case LOG -> logs;
+            case CAR -> throw new IllegalArgumentException("A car is not a part of a car");
         };
+    }
+
+    /**
+     * @param id a part of a car
+     * @param kind what it is
+     * @return the car that it belongs to
+     * @throws NotStored when nothing is stored there
+     */
+    @Transactional(readOnly = true)
+    public UUID carOf(Kind kind, UUID id) {
+        return partsOf(kind)
+                .findById(id)
+                .orElseThrow(() -> new NotStored(kind, id))
+                .carId();
+    }
+
+    /**
+     * @param family a family of catalogue parts
+     * @return the garage's own parts of it, oldest first
+     */
+    @Transactional(readOnly = true)
+    public List<Stored> ownParts(String family) {
+        return parts.findByFamilyOrderByCreatedAtAscIdAsc(family).stream()
+                .map(Garage::stored)
+                .toList();
+    }
+
+    /**
+     * @param family a family of catalogue parts
+     * @param document JSON text of a part
+     * @return the new part
+     */
+    public Stored addOwnPart(String family, String document) {
+        return stored(parts.saveAndFlush(new CataloguePartEntity(UUID.randomUUID(), family, document)));
+    }
+
+    /**
+     * @param id a part of the garage's own
+     * @param basedOn version that the writer had read
+     * @param document new JSON text
+     * @return what is stored now
+     * @throws NotStored when nothing is stored there
+     * @throws StaleVersion when somebody else has changed it since
+     */
+    public Stored replaceOwnPart(UUID id, int basedOn, String document) {
+        CataloguePartEntity part = ownPart(id, basedOn);
+        part.replace(document);
+        parts.flush();
+        return stored(part);
+    }
+
+    /**
+     * @param id a part of the garage's own
+     * @param basedOn version that the writer had read
+     * @throws NotStored when nothing is stored there
+     * @throws StaleVersion when somebody else has changed it since
+     */
+    public void removeOwnPart(UUID id, int basedOn) {
+        parts.delete(ownPart(id, basedOn));
+        parts.flush();
+    }
+
+    private CataloguePartEntity ownPart(UUID id, int basedOn) {
+        CataloguePartEntity part = parts.findById(id).orElseThrow(() -> new NotStored("part", id));
+        if (part.version() != basedOn) {
+            throw new StaleVersion(stored(part));
+        }
+        return part;
     }
 
     private static Stored stored(StoredEntity e) {

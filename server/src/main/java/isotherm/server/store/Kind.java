@@ -7,5 +7,7 @@ public enum Kind {
     /** A duty. */
     DUTY,
     /** A design. */
-    DESIGN
+    DESIGN,
+    /** A log. */
+    LOG
 }

@@ -1,5 +1,6 @@
 package isotherm.server.store;
 
+import java.util.Locale;
 import java.util.UUID;
 
 /** Nothing is stored under an identity. */
@@ -7,6 +8,10 @@ public final class NotStored extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
     NotStored(Kind kind, UUID id) {
-        super("There is no " + kind.name().toLowerCase(java.util.Locale.ROOT) + " " + id);
+        this(kind.name().toLowerCase(Locale.ROOT), id);
+    }
+
+    NotStored(String what, UUID id) {
+        super("There is no " + what + " " + id);
     }
 }

@@ -1,0 +1,47 @@
+package isotherm.server.api;
+
+import isotherm.server.catalogue.CoreCatalogue;
+import isotherm.server.document.QuestionSolver;
+import isotherm.server.document.Questions;
+import isotherm.server.jobs.Jobs;
+import java.util.UUID;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Long work: started, watched, stopped. */
+@RestController
+@RequestMapping("/api/jobs")
+class JobController {
+    private final Jobs jobs;
+    private final CoreCatalogue catalogue;
+
+    JobController(Jobs jobs, CoreCatalogue catalogue) {
+        this.jobs = jobs;
+        this.catalogue = catalogue;
+    }
+
+    @PostMapping("/search")
+    ResponseEntity<Jobs.View> search(@RequestBody Questions.SearchQuestion question) {
+        var parts = catalogue.parts();
+        return ResponseEntity.accepted()
+                .body(jobs.start(
+                        QuestionSolver.trials(question, parts),
+                        (progress, cancelled) -> QuestionSolver.search(question, parts, progress::accept, cancelled)));
+    }
+
+    @GetMapping("/{id}")
+    ResponseEntity<Jobs.View> find(@PathVariable UUID id) {
+        return ResponseEntity.of(jobs.find(id));
+    }
+
+    @DeleteMapping("/{id}")
+    ResponseEntity<Jobs.View> cancel(@PathVariable UUID id) {
+        return ResponseEntity.of(jobs.cancel(id));
+    }
+}

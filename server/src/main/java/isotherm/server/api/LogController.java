@@ -1,0 +1,112 @@
+package isotherm.server.api;
+
+import isotherm.server.document.LogDocument;
+import isotherm.server.document.LogFormat;
+import isotherm.server.document.QuestionSolver;
+import isotherm.server.document.Questions;
+import isotherm.server.jobs.Jobs;
+import isotherm.server.logs.LogService;
+import isotherm.server.store.Garage;
+import isotherm.server.store.Kind;
+import isotherm.server.store.LargeStore;
+import isotherm.server.store.Stored;
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.util.UUID;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Logs: sent, looked at, corrected, kept; then shown, driven again and fitted. */
+@RestController
+@RequestMapping("/api")
+class LogController {
+    private final LogService logs;
+    private final LargeStore large;
+    private final Garage garage;
+    private final Jobs jobs;
+    private final JsonMapper json;
+
+    LogController(LogService logs, LargeStore large, Garage garage, Jobs jobs, JsonMapper json) {
+        this.logs = logs;
+        this.large = large;
+        this.garage = garage;
+        this.jobs = jobs;
+        this.json = json;
+    }
+
+    @PostMapping(path = "/cars/{carId}/uploads", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    ResponseEntity<Views.UploadView> upload(
+            @PathVariable UUID carId, @RequestParam String name, HttpServletRequest request) throws IOException {
+        String shown = name.length() > 200 ? name.substring(name.length() - 200) : name;
+        LargeStore.Upload upload = large.upload(carId, shown, request.getInputStream(), LogService.LARGEST_FILE);
+        try {
+            return ResponseEntity.status(HttpStatus.CREATED)
+                    .body(new Views.UploadView(upload.id(), shown, logs.preview(upload, null)));
+        } catch (RuntimeException e) {
+            large.forget(upload.id());
+            throw e;
+        }
+    }
+
+    @PostMapping("/uploads/{id}/preview")
+    LogDocument.PreviewDocument preview(@PathVariable UUID id, @RequestBody LogFormat format) {
+        return logs.preview(large.upload(id), format);
+    }
+
+    @PostMapping("/uploads/{id}/keep")
+    ResponseEntity<Jobs.View> keep(@PathVariable UUID id, @RequestBody LogDocument.KeepDocument keep) {
+        LargeStore.Upload upload = large.upload(id);
+        return ResponseEntity.accepted()
+                .body(jobs.start(0, (progress, cancelled) -> logs.keep(upload, keep, progress, cancelled)));
+    }
+
+    @DeleteMapping("/uploads/{id}")
+    ResponseEntity<Void> forget(@PathVariable UUID id) {
+        large.forget(id);
+        return ResponseEntity.noContent().build();
+    }
+
+    @GetMapping("/logs/{id}/traces")
+    LogDocument.TracesDocument traces(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "-1e12") double from,
+            @RequestParam(defaultValue = "1e12") double to,
+            @RequestParam(defaultValue = "2000") int points) {
+        return logs.traces(id, from, to, Math.max(50, Math.min(20_000, points)));
+    }
+
+    @PostMapping("/logs/{id}/duty")
+    ResponseEntity<Views.DutyView> duty(@PathVariable UUID id) {
+        LogService.Driven driven = logs.driven(id);
+        Stored stored = garage.addPart(Kind.DUTY, garage.carOf(Kind.LOG, id), json.writeValueAsString(driven.duty()));
+        return ResponseEntity.status(HttpStatus.CREATED)
+                .eTag(Etags.of(stored))
+                .body(new Views.DutyView(stored.id(), stored.version(), driven.duty()));
+    }
+
+    @PostMapping("/logs/{id}/fit")
+    Questions.FitAnswer fit(@PathVariable UUID id, @RequestBody Questions.LogFitQuestion question) {
+        LogService.Driven driven = logs.driven(id);
+        LogDocument log = logs.log(id);
+        return QuestionSolver.fitLog(
+                question.car(), question.design(), driven.duty(), log.sensor(), driven.oilC(), driven.coolantC());
+    }
+
+    @DeleteMapping("/logs/{id}")
+    ResponseEntity<Void> remove(@PathVariable UUID id, @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch) {
+        garage.remove(Kind.LOG, id, Etags.version(ifMatch));
+        return ResponseEntity.noContent().build();
+    }
+}

@@ -1,0 +1,4 @@
+package isotherm.server.store;
+
+/** Stored logs. */
+interface LogRepository extends PartRepository<LogEntity> {}
