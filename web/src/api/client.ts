@@ -47,6 +47,43 @@ export async function call<T>(method: string, path: string, body?: unknown, init
   return (response.status === 204 ? undefined : await response.json()) as T;
 }
 
+/** Sends a file as it is. */
+export async function send<T>(path: string, body: Blob | string, type: string): Promise<T> {
+  const response = await fetch(`/api${path}`, { method: 'POST', headers: { 'content-type': type }, body });
+  const answer = (await response.json().catch(() => ({}))) as Record<string, unknown>;
+  if (!response.ok) {
+    const problems = (answer['problems'] as Problem[] | undefined) ?? [];
+    throw new ApiError(
+      response.status,
+      problems[0]?.message ?? String(answer['detail'] ?? answer['title'] ?? response.statusText),
+      problems,
+      answer,
+    );
+  }
+  return answer as T;
+}
+
+export type JobView = Schemas['JobView'];
+
+/** Watches long work until it ends; told how far it is. */
+export async function watch<T>(started: JobView, progress: (job: JobView) => void): Promise<T> {
+  for (let job = started; ; job = await call<JobView>('GET', `/jobs/${started.id}`)) {
+    progress(job);
+    if (job.state === 'DONE') {
+      return job.answer as T;
+    }
+    if (job.state === 'FAILED' || job.state === 'CANCELLED') {
+      throw new ApiError(
+        job.state === 'FAILED' ? 422 : 499,
+        job.problems[0]?.message ?? job.message ?? 'It was stopped',
+        job.problems,
+        {},
+      );
+    }
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+}
+
 export interface Range {
   readonly min: number;
   readonly max: number;

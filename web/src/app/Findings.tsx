@@ -1,5 +1,5 @@
 import styled from 'styled-components';
-import { Button, Heading, Muted } from '../kit/kit';
+import { Button, Heading, Muted, Row } from '../kit/kit';
 import { usePreferences } from './preferences';
 import { useBench } from './workbench';
 
@@ -58,6 +58,48 @@ const signs = {
   NOTE: { sign: '●', word: 'Note' },
   GOOD: { sign: '✓', word: 'Good' },
 } as const;
+
+const Answer = styled.section`
+  border: 1.5px solid ${(p) => p.theme.ink};
+  border-radius: 4px;
+  padding: 12px 14px;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  & p {
+    margin: 0;
+  }
+  & > p:first-of-type {
+    font-size: 18px;
+    font-weight: 650;
+    line-height: 1.25;
+  }
+`;
+
+/** The first answer of all: does this car need another cooler? */
+export function Verdict() {
+  const { outcome, changeDesign, behind } = useBench();
+  const { show } = usePreferences();
+  if (!outcome) {
+    return null;
+  }
+  const { what, why, options } = outcome.verdict;
+  return (
+    <Answer aria-label="Verdict" aria-busy={behind}>
+      <p>{what}</p>
+      <p>{why}</p>
+      {options.length > 0 && (
+        <Row>
+          {options.map((o) => (
+            <Button key={o.label} onPress={() => changeDesign(o.design)}>
+              {o.label}: {show(o.peakC, 'temperature')}
+            </Button>
+          ))}
+        </Row>
+      )}
+    </Answer>
+  );
+}
 
 /** All findings, those of the station at hand first. */
 export function Findings({ station }: { station?: 'DUTY' | 'CORE' | 'PLACE' | 'PLUMB' }) {

@@ -56,6 +56,8 @@ interface Mark {
   /** Above the rule stands what this design does, below what is given. */
   above: boolean;
   strong?: boolean;
+  /** Of the design that this one is held against. */
+  faint?: boolean;
   low?: number;
   high?: number;
 }
@@ -68,7 +70,7 @@ const BAND = 10;
 
 /** The one temperature ruler: everything that has a temperature stands on it, where it is. */
 export function ThermalRule() {
-  const { car, duty, design, outcome, interval, behind } = useBench();
+  const { car, duty, design, outcome, interval, behind, ghost } = useBench();
   const { show, units } = usePreferences();
   const theme = useTheme();
   const [ref, width] = useWidth();
@@ -121,6 +123,18 @@ export function ThermalRule() {
           : 'Highest oil temperature of the session',
       },
     );
+    if (ghost) {
+      marks.push({
+        key: 'ghost',
+        name: 'The other',
+        at: ghost.outcome.figures.peakC,
+        above: true,
+        faint: true,
+        low: ghost.outcome.figures.plateauC,
+        high: ghost.outcome.figures.peakC,
+        told: `Highest oil temperature of “${ghost.name}”; its plateau ${t(ghost.outcome.figures.plateauC)}`,
+      });
+    }
     if (design.cooler) {
       marks.push({
         key: 'bare',
@@ -224,6 +238,7 @@ export function ThermalRule() {
                   d={`M0,${y} l-5,${direction * 8} h10 z`}
                   fill={m.strong || !m.above ? theme.ink : theme.sheet}
                   stroke={theme.ink}
+                  strokeDasharray={m.faint ? '2 2' : undefined}
                 />
                 <path
                   d={`M0,${y + direction * 8} L${m.label - at},${y + direction * 15}`}

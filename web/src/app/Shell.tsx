@@ -1,44 +1,57 @@
-import { useQuery } from '@tanstack/react-query';
-import { useEffect } from 'react';
-import { NavLink, Navigate, useNavigate, useParams } from 'react-router';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { NavLink, Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { call, type CarView, type Schemas } from '../api/client';
-import { Button, Pick } from '../kit/kit';
+import { Actions, AskName, AskSure, Button, Pick, Row } from '../kit/kit';
+import { Compare } from '../stations/compare/Compare';
 import { CoreStation } from '../stations/core/CoreStation';
 import { Duty } from '../stations/duty/Duty';
 import { PlaceStation } from '../stations/place/PlaceStation';
+import { NewCar } from './NewCar';
 import { usePreferences } from './preferences';
 import { ThermalRule } from './Rule';
+import { UnitsSheet } from './UnitsSheet';
 import { Workbench, useBench } from './workbench';
 
 const stations = [
   { id: 'duty', name: 'Duty', decides: 'What the car has to do', view: Duty },
-  { id: 'core', name: 'Core', decides: 'Rows, width, thermostat', view: CoreStation },
+  { id: 'core', name: 'Core', decides: 'Rows, shape, thermostat', view: CoreStation },
   { id: 'place', name: 'Place', decides: 'Position, air in and out', view: PlaceStation },
 ] as const;
 
 const Frame = styled.div`
   display: grid;
-  grid-template-columns: 188px minmax(0, 1fr);
-  min-height: 100vh;
+  grid-template-columns: 176px minmax(0, 1fr);
+  height: 100vh;
+  & > main {
+    display: grid;
+    grid-template-rows: auto auto auto minmax(0, 1fr);
+    min-height: 0;
+  }
+  & > main > .station {
+    overflow: auto;
+    min-height: 0;
+  }
   @media (max-width: 800px) {
     grid-template-columns: 1fr;
+    height: auto;
+  }
+  @media print {
+    height: auto;
+    display: block;
   }
 `;
 
 const Rail = styled.aside`
   border-right: 1px solid ${(p) => p.theme.faint};
-  padding: 14px 14px 16px;
+  padding: 14px 12px 16px;
   display: flex;
   flex-direction: column;
-  gap: 18px;
-  position: sticky;
-  top: 0;
-  height: 100vh;
+  gap: 16px;
   overflow: auto;
-  @media (max-width: 800px) {
-    position: static;
-    height: auto;
+  @media print {
+    display: none;
   }
   & h1 {
     font-size: 19px;
@@ -53,9 +66,9 @@ const Rail = styled.aside`
   }
   & nav a {
     display: grid;
-    grid-template-columns: 20px 1fr auto;
+    grid-template-columns: 18px 1fr auto;
     gap: 0 6px;
-    padding: 9px 10px;
+    padding: 9px 8px;
     border-radius: 4px;
     color: inherit;
     text-decoration: none;
@@ -91,18 +104,22 @@ const Head = styled.header`
   display: flex;
   flex-wrap: wrap;
   align-items: end;
-  gap: 10px 14px;
-  padding: 12px 20px;
+  gap: 8px 10px;
+  padding: 10px 20px;
   border-bottom: 1px solid ${(p) => p.theme.faint};
-  & > div {
-    min-width: 170px;
-    max-width: 300px;
+  & > .pick {
+    min-width: 150px;
+    max-width: 250px;
     flex: 1;
   }
   & > p {
-    margin: 0 0 9px auto;
+    margin: 0 0 10px auto;
     font-size: 13px;
     color: ${(p) => p.theme.soft};
+    max-width: 190px;
+  }
+  & > .one {
+    padding: 0 11px;
   }
 `;
 
@@ -129,7 +146,7 @@ export function Shell() {
   }
   const first = cars.data[0];
   if (!first) {
-    return <Told>This garage is empty. Start it with ./isotherm demo to look at three invented cars.</Told>;
+    return <NewCar empty />;
   }
   if (!carId || !cars.data.some((c) => c.id === carId)) {
     return <Navigate to={`/cars/${first.id}/duty`} replace />;
@@ -139,16 +156,18 @@ export function Shell() {
 
 function OneCar({ carId, cars }: { carId: string; cars: Schemas['CarSummary'][] }) {
   const { station, designId } = useParams();
-  const navigate = useNavigate();
+  const [search] = useSearchParams();
   const view = useQuery({
     queryKey: ['car', carId],
     queryFn: () => call<CarView>('GET', `/cars/${carId}`),
+    // Changes made in another browser are seen when this one is looked at again.
+    refetchOnWindowFocus: 'always',
     staleTime: Infinity,
     gcTime: 0,
   });
-  const current = stations.find((s) => s.id === station) ?? stations[0];
+  const current = stations.find((s) => s.id === station) ?? (station === 'compare' ? undefined : stations[0]);
   const design = view.data?.designs.find((d) => d.id === designId) ?? view.data?.designs[0];
-  const duty = view.data?.duties[0];
+  const duty = view.data?.duties.find((d) => d.id === search.get('duty')) ?? view.data?.duties[0];
   if (view.error) {
     return <Told role="alert">This car cannot be read: {view.error.message}</Told>;
   }
@@ -158,70 +177,226 @@ function OneCar({ carId, cars }: { carId: string; cars: Schemas['CarSummary'][] 
   if (!design || !duty) {
     return <Told>{view.data.car.name} has no duty or no design yet.</Told>;
   }
-  if (design.id !== designId || current.id !== station) {
-    return <Navigate to={`/cars/${carId}/${current.id}/${design.id}`} replace />;
+  const at = current?.id ?? 'compare';
+  if (design.id !== designId || at !== station) {
+    return <Navigate to={{ pathname: `/cars/${carId}/${at}/${design.id}`, search: search.toString() }} replace />;
   }
-  const go = (car: string, to: string, d?: string) => void navigate(`/cars/${car}/${to}${d ? `/${d}` : ''}`);
   return (
-    <Workbench key={`${carId}/${design.id}`} view={view.data} dutyId={duty.id} designId={design.id}>
+    <Workbench
+      key={`${carId}/${design.id}/${duty.id}`}
+      view={view.data}
+      dutyId={duty.id}
+      designId={design.id}
+      ghostId={search.get('against') ?? undefined}
+    >
       <Frame>
-        <StationRail carId={carId} designId={design.id} />
+        <StationRail />
         <main>
-          <Head>
-            <div>
-              <Pick label="Car" value={carId} options={cars} onChange={(id) => go(id, current.id)} />
-            </div>
-            <div>
-              <Pick
-                label="Design"
-                value={design.id}
-                options={view.data.designs.map((d) => ({ id: d.id, name: d.design.name }))}
-                onChange={(id) => go(carId, current.id, id)}
-              />
-            </div>
-            <SaveWord />
-          </Head>
-          <Conflicts />
+          <Top cars={cars} />
+          <div>
+            <Conflicts />
+            <Failure />
+          </div>
           <ThermalRule />
-          <Failure />
-          <current.view />
+          <div className="station">{current ? <current.view /> : <Compare />}</div>
         </main>
       </Frame>
     </Workbench>
   );
 }
 
-function StationRail({ carId, designId }: { carId: string; designId: string }) {
+/** Goes to a place of this car and keeps what stands after the question mark, except what is changed. */
+export function useGo() {
+  const { carId, station, designId } = useParams();
+  const [search] = useSearchParams();
   const navigate = useNavigate();
-  const { outcome } = useBench();
-  const { units, setUnit, themeName, setTheme } = usePreferences();
+  return (to: { car?: string; station?: string; design?: string; duty?: string; against?: string | undefined }) => {
+    const next = new URLSearchParams(to.car && to.car !== carId ? {} : search);
+    if (to.duty) {
+      next.set('duty', to.duty);
+    }
+    if ('against' in to) {
+      if (to.against) {
+        next.set('against', to.against);
+      } else {
+        next.delete('against');
+      }
+    }
+    const design = to.design ?? (to.car && to.car !== carId ? '' : designId);
+    void navigate({
+      pathname: `/cars/${to.car ?? carId}/${to.station ?? station}${design ? `/${design}` : ''}`,
+      search: next.toString(),
+    });
+  };
+}
+
+function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
+  const { view, designId, design, changeDesign, undo, redo } = useBench();
+  const { carId, station } = useParams();
+  const client = useQueryClient();
+  const go = useGo();
+  const [asked, setAsked] = useState<'copy' | 'rename' | 'remove' | 'car' | 'removeCar'>();
+  const close = () => setAsked(undefined);
   useEffect(() => {
     const keys = (e: globalThis.KeyboardEvent) => {
       const target = e.target as HTMLElement;
-      if (e.altKey || e.ctrlKey || e.metaKey || target.closest('input, textarea, select, [role=listbox]')) {
-        return;
-      }
-      const station = stations[Number(e.key) - 1];
-      if (station) {
-        void navigate(`/cars/${carId}/${station.id}/${designId}`);
+      if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z' && !target.closest('[role=dialog]')) {
+        const run = e.shiftKey ? redo : undo;
+        if (run) {
+          e.preventDefault();
+          run();
+        }
       }
     };
     window.addEventListener('keydown', keys);
     return () => window.removeEventListener('keydown', keys);
-  }, [carId, designId, navigate]);
+  }, [undo, redo]);
+  const copy = async (name: string) => {
+    const added = await call<Schemas['DesignView']>('POST', `/cars/${carId}/designs`, { ...design, name });
+    client.setQueryData<CarView>(['car', carId], (v) => v && { ...v, designs: [...v.designs, added] });
+    go({ design: added.id, against: designId });
+  };
+  const remove = async () => {
+    const version = view.designs.find((d) => d.id === designId)?.version;
+    await call('DELETE', `/designs/${designId}`, undefined, { headers: { 'If-Match': `"${version}"` } });
+    const left = view.designs.filter((d) => d.id !== designId);
+    client.setQueryData<CarView>(['car', carId], (v) => v && { ...v, designs: left });
+    go({ design: left[0]?.id ?? '', against: undefined });
+  };
+  const removeCar = async () => {
+    await call('DELETE', `/cars/${carId}`, undefined, { headers: { 'If-Match': `"${view.version}"` } });
+    const left = cars.filter((c) => c.id !== carId);
+    client.setQueryData(['cars'], left);
+    if (left[0]) {
+      go({ car: left[0].id, station: 'duty' });
+    }
+  };
+  return (
+    <Head>
+      <div className="pick">
+        <Pick label="Car" value={view.id} options={cars} onChange={(id) => go({ car: id })} />
+      </div>
+      <Actions
+        label="More about this car"
+        actions={[
+          { id: 'new', name: 'New car…', run: () => setAsked('car') },
+          { id: 'remove', name: 'Remove this car…', run: () => setAsked('removeCar') },
+        ]}
+      />
+      <div className="pick">
+        <Pick
+          label="Design"
+          value={designId}
+          options={view.designs.map((d) => ({ id: d.id, name: d.id === designId ? design.name : d.design.name }))}
+          onChange={(id) => go({ design: id })}
+        />
+      </div>
+      <Actions
+        label="More about this design"
+        actions={[
+          { id: 'copy', name: 'Copy…', run: () => setAsked('copy') },
+          { id: 'rename', name: 'Rename…', run: () => setAsked('rename') },
+          { id: 'compare', name: 'Compare all designs', run: () => go({ station: 'compare' }) },
+          {
+            id: 'remove',
+            name: 'Remove…',
+            disabled: view.designs.length < 2,
+            run: () => setAsked('remove'),
+          },
+        ]}
+      />
+      <Button className="one" aria-label="Undo" isDisabled={!undo} onPress={() => undo?.()}>
+        ↶
+      </Button>
+      <Button className="one" aria-label="Redo" isDisabled={!redo} onPress={() => redo?.()}>
+        ↷
+      </Button>
+      {station !== 'compare' && view.designs.length > 1 && (
+        <Button onPress={() => go({ station: 'compare' })}>Compare</Button>
+      )}
+      <SaveWord />
+      {asked === 'copy' && (
+        <AskName
+          title="Copy this design"
+          label="Name of the copy"
+          value={`${design.name}, copy`.slice(0, 120)}
+          action="Copy"
+          onClose={close}
+          onName={(name) => void copy(name)}
+        />
+      )}
+      {asked === 'rename' && (
+        <AskName
+          title="Rename this design"
+          label="Name"
+          value={design.name}
+          action="Rename"
+          onClose={close}
+          onName={(name) => changeDesign({ ...design, name })}
+        />
+      )}
+      {asked === 'remove' && (
+        <AskSure
+          title="Remove this design"
+          text={`“${design.name}” goes for good. The car and its other designs stay.`}
+          action="Remove it"
+          onClose={close}
+          onSure={() => void remove()}
+        />
+      )}
+      {asked === 'removeCar' && (
+        <AskSure
+          title="Remove this car"
+          text={`“${view.car.name}” goes for good, with ${view.designs.length} designs, ${view.duties.length} duties and ${view.logs.length} logs.`}
+          action="Remove the car"
+          onClose={close}
+          onSure={() => void removeCar()}
+        />
+      )}
+      {asked === 'car' && <NewCar onClose={close} />}
+    </Head>
+  );
+}
+
+function StationRail() {
+  const { carId, station, designId } = useParams();
+  const [search] = useSearchParams();
+  const go = useGo();
+  const { outcome } = useBench();
+  const { themeName, setTheme } = usePreferences();
+  const [units, setUnits] = useState(false);
+  useEffect(() => {
+    const keys = (e: globalThis.KeyboardEvent) => {
+      const target = e.target as HTMLElement;
+      if (
+        e.altKey ||
+        e.ctrlKey ||
+        e.metaKey ||
+        target.closest('input, textarea, select, [role=listbox], [role=dialog], [role=menu]')
+      ) {
+        return;
+      }
+      const to = stations[Number(e.key) - 1];
+      if (to && to.id !== station) {
+        go({ station: to.id });
+      }
+    };
+    window.addEventListener('keydown', keys);
+    return () => window.removeEventListener('keydown', keys);
+  }, [go, station]);
   // Plumbing has no station of its own yet: its findings are counted where the core is chosen.
-  const open = (station: string) =>
+  const open = (id: string) =>
     outcome?.findings.filter(
       (f) =>
         (f.severity === 'FAILS' || f.severity === 'RISK') &&
-        (f.station === 'PLUMB' ? 'core' : f.station.toLowerCase()) === station,
+        (f.station === 'PLUMB' ? 'core' : f.station.toLowerCase()) === id,
     ).length ?? 0;
   return (
     <Rail>
       <h1>Isotherm</h1>
       <nav aria-label="Stations">
         {stations.map((s, i) => (
-          <NavLink key={s.id} to={`/cars/${carId}/${s.id}/${designId}`}>
+          <NavLink key={s.id} to={{ pathname: `/cars/${carId}/${s.id}/${designId}`, search: search.toString() }}>
             <span aria-hidden>{i + 1}</span>
             <b>{s.name}</b>
             <span>{open(s.id) > 0 && <span aria-label={`${open(s.id)} findings`}>▲{open(s.id)}</span>}</span>
@@ -230,31 +405,12 @@ function StationRail({ carId, designId }: { carId: string; designId: string }) {
         ))}
       </nav>
       <footer>
-        <Pick
-          label="Temperatures in"
-          value={String(units.temperature)}
-          options={[
-            { id: '0', name: '°C' },
-            { id: '1', name: '°F' },
-          ]}
-          onChange={(v) => {
-            setUnit('temperature', v === '1' ? 1 : 0);
-            setUnit('temperatureDifference', v === '1' ? 1 : 0);
-          }}
-        />
-        <Pick
-          label="Lengths in"
-          value={String(units.length)}
-          options={[
-            { id: '0', name: 'mm' },
-            { id: '1', name: 'in' },
-          ]}
-          onChange={(v) => setUnit('length', v === '1' ? 1 : 0)}
-        />
+        <Button onPress={() => setUnits(true)}>Units</Button>
         <Button onPress={() => setTheme(themeName === 'light' ? 'dark' : 'light')}>
           {themeName === 'light' ? 'Dark paper' : 'Light paper'}
         </Button>
       </footer>
+      {units && <UnitsSheet onClose={() => setUnits(false)} />}
     </Rail>
   );
 }
@@ -266,9 +422,11 @@ function SaveWord() {
     ? 'No connection: your changes are kept here and sent when it is back'
     : kinds.includes('saving')
       ? 'Saving…'
-      : kinds.every((k) => k === 'saved')
-        ? 'Saved'
-        : '';
+      : kinds.includes('updated')
+        ? 'Taken over from another window'
+        : kinds.every((k) => k === 'saved')
+          ? 'Saved'
+          : '';
   return <p role="status">{word}</p>;
 }
 
@@ -278,8 +436,10 @@ function Conflicts() {
     state.kind === 'conflict' ? (
       <Told key={what} role="alert">
         ▲ This {what} was changed elsewhere since it was read here. Nothing is lost yet.
-        <Button onPress={() => settle(true)}>Keep what is here</Button>
-        <Button onPress={() => settle(false)}>Take what is there</Button>
+        <Row>
+          <Button onPress={() => settle(true)}>Keep what is here</Button>
+          <Button onPress={() => settle(false)}>Take what is there</Button>
+        </Row>
       </Told>
     ) : state.kind === 'refused' ? (
       <Told key={what} role="alert">

@@ -4,6 +4,7 @@ import { sameDocument } from './sameDocument';
 
 export type SaveState =
   | { kind: 'saved' }
+  | { kind: 'updated' }
   | { kind: 'saving' }
   | { kind: 'offline' }
   | { kind: 'refused'; message: string }
@@ -16,20 +17,36 @@ interface Draft<T> {
   sent?: T;
 }
 
+interface Told {
+  path: string;
+  document: unknown;
+  version: number;
+}
+
 const RETRY_MS = 2000;
 const PAUSE_MS = 300;
+/** Browsers refuse to let a large body outlive its page. */
 const KEEPALIVE_LENGTH = 20_000;
+
+/** Other tabs of this browser are told at once of what was saved here. */
+const tabs = new BroadcastChannel('isotherm.saved');
 
 /**
  * A document that is saved as it is changed. What the server has not yet taken is kept in the browser as well, so that a
- * reload, a closed lid or a lost connection loses nothing; a change made elsewhere is told, never overwritten.
+ * reload, a closed lid or a lost connection loses nothing; a change made elsewhere is taken over while nothing is unsaved
+ * here, and told, never overwritten, when something is.
  */
-export function useSaved<T>(path: string, stored: T, version: number) {
+export function useSaved<T>(
+  path: string,
+  stored: T,
+  storedVersion: number,
+  onStored: (document: T, version: number) => void,
+) {
   const key = `isotherm.unsaved:${path}`;
   // A draft goes on from the version that it was based on, so that a change made elsewhere meanwhile is still noticed.
   const [initial] = useState<Draft<T>>(() => {
     const kept = localStorage.getItem(key);
-    return kept ? (JSON.parse(kept) as Draft<T>) : { document: stored, version };
+    return kept ? (JSON.parse(kept) as Draft<T>) : { document: stored, version: storedVersion };
   });
   const [document, setDocument] = useState<T>(initial.document);
   const [state, setState] = useState<SaveState>({ kind: 'saved' });
@@ -37,8 +54,11 @@ export function useSaved<T>(path: string, stored: T, version: number) {
   const dirty = useRef(localStorage.getItem(key) !== null);
   const busy = useRef(false);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-
   const again = useRef<() => Promise<void>>(undefined);
+  const tell = useRef(onStored);
+  useEffect(() => {
+    tell.current = onStored;
+  });
 
   const keep = useCallback(() => {
     if (dirty.current) {
@@ -47,6 +67,17 @@ export function useSaved<T>(path: string, stored: T, version: number) {
       localStorage.removeItem(key);
     }
   }, [key]);
+
+  const settled = useCallback(
+    (sent: T, version: number) => {
+      latest.current = { document: latest.current.document, version };
+      dirty.current = !sameDocument(latest.current.document, sent);
+      keep();
+      setState({ kind: dirty.current ? 'saving' : 'saved' });
+      tell.current(sent, version);
+    },
+    [keep],
+  );
 
   const save = useCallback(async () => {
     if (busy.current || !dirty.current) {
@@ -61,44 +92,36 @@ export function useSaved<T>(path: string, stored: T, version: number) {
     try {
       const answer = await call<{ version: number }>('PUT', path, sent, {
         headers: { 'If-Match': `"${latest.current.version}"` },
-        // Browsers refuse to let a large body outlive its page.
         keepalive: JSON.stringify(sent).length < KEEPALIVE_LENGTH,
       });
-      latest.current = { document: latest.current.document, version: answer.version };
-      dirty.current = latest.current.document !== sent;
-      keep();
-      setState({ kind: dirty.current ? 'saving' : 'saved' });
+      settled(sent, answer.version);
+      tabs.postMessage({ path, document: sent, version: answer.version } satisfies Told);
     } catch (e) {
+      busy.current = false;
       if (e instanceof ApiError && e.status === 412) {
         const theirs = e.body['current'];
         const theirVersion = Number(e.body['currentVersion']);
         if (sameDocument(theirs, sent) || (before !== undefined && sameDocument(theirs, before))) {
           // An answer that never arrived, of a page that went away: the server has what was sent from here.
-          latest.current = { document: latest.current.document, version: theirVersion };
-          dirty.current = !sameDocument(theirs, latest.current.document);
-          keep();
-          setState({ kind: dirty.current ? 'saving' : 'saved' });
-          busy.current = false;
-          if (dirty.current) {
-            void again.current?.();
-          }
+          settled(theirs as T, theirVersion);
+        } else {
+          setState({ kind: 'conflict', theirs, theirVersion });
           return;
         }
-        setState({ kind: 'conflict', theirs, theirVersion });
       } else if (e instanceof ApiError && e.status < 500) {
         setState({ kind: 'refused', message: e.message });
+        return;
       } else {
         setState({ kind: 'offline' });
         timer.current = setTimeout(() => void again.current?.(), RETRY_MS);
+        return;
       }
-      busy.current = false;
-      return;
     }
     busy.current = false;
     if (dirty.current) {
       void again.current?.();
     }
-  }, [path, keep]);
+  }, [path, keep, settled]);
 
   useEffect(() => {
     again.current = save;
@@ -114,6 +137,33 @@ export function useSaved<T>(path: string, stored: T, version: number) {
     window.addEventListener('pagehide', leave);
     return () => window.removeEventListener('pagehide', leave);
   }, []);
+
+  /** Takes over what was saved elsewhere, unless something is unsaved here: then the next save tells of it. */
+  const adopt = useCallback((theirs: T, version: number) => {
+    if (version > latest.current.version && !dirty.current && !busy.current) {
+      const news = !sameDocument(theirs, latest.current.document);
+      latest.current = { document: theirs, version };
+      if (news) {
+        setDocument(theirs);
+        setState({ kind: 'updated' });
+      }
+    }
+  }, []);
+
+  useEffect(() => {
+    adopt(stored, storedVersion);
+  }, [adopt, stored, storedVersion]);
+
+  useEffect(() => {
+    const listen = (e: MessageEvent<Told>) => {
+      if (e.data.path === path) {
+        adopt(e.data.document as T, e.data.version);
+        tell.current(e.data.document as T, e.data.version);
+      }
+    };
+    tabs.addEventListener('message', listen);
+    return () => tabs.removeEventListener('message', listen);
+  }, [adopt, path]);
 
   const change = useCallback(
     (next: T) => {
@@ -142,6 +192,7 @@ export function useSaved<T>(path: string, stored: T, version: number) {
       keep();
       setDocument(latest.current.document);
       setState({ kind: mine ? 'saving' : 'saved' });
+      tell.current(state.theirs as T, state.theirVersion);
       void save();
     },
     [keep, save, state],

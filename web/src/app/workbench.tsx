@@ -1,5 +1,5 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { createContext, useContext, useMemo, type ReactNode } from 'react';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import { createContext, useCallback, useContext, useMemo, type ReactNode } from 'react';
 import {
   call,
   type CarDocument,
@@ -10,10 +10,12 @@ import {
   type Interval,
   type OutcomeDocument,
 } from '../api/client';
+import { moved, recorded, stepNow, useHistory, type What } from './history';
 import { useSaved, type SaveState } from './useSaved';
 
 interface Bench {
   readonly view: CarView;
+  readonly dutyId: string;
   readonly designId: string;
   readonly car: CarDocument;
   readonly duty: DutyDocument;
@@ -21,12 +23,16 @@ interface Bench {
   changeCar(car: CarDocument): void;
   changeDuty(duty: DutyDocument): void;
   changeDesign(design: DesignDocument): void;
+  undo?: (() => void) | undefined;
+  redo?: (() => void) | undefined;
   readonly saves: readonly { what: string; state: SaveState; settle: (mine: boolean) => void }[];
   readonly outcome: OutcomeDocument | undefined;
   readonly interval: Interval | undefined;
   readonly failure: Error | null;
   /** The outcome shown belongs to an earlier choice; the one for the present choice is on its way. */
   readonly behind: boolean;
+  /** Another design that this one is held against, with its outcome under the same duty. */
+  readonly ghost: { readonly name: string; readonly outcome: OutcomeDocument } | undefined;
 }
 
 const Context = createContext<Bench | undefined>(undefined);
@@ -38,27 +44,78 @@ interface Props {
   readonly view: CarView;
   readonly dutyId: string;
   readonly designId: string;
+  readonly ghostId: string | undefined;
   readonly children: ReactNode;
 }
 
-export function Workbench({ view, dutyId, designId, children }: Props) {
+/** Outcomes are what choices are judged by: the same question is asked once and kept. */
+export function outcomeQuery(asked: CaseDocument) {
+  return {
+    queryKey: ['outcome', asked],
+    queryFn: ({ signal }: { signal: AbortSignal }) => call<OutcomeDocument>('POST', '/outcome', asked, { signal }),
+    staleTime: Infinity,
+    retry: 1,
+  };
+}
+
+export function Workbench({ view, dutyId, designId, ghostId, children }: Props) {
   const storedDuty = view.duties.find((d) => d.id === dutyId);
   const storedDesign = view.designs.find((d) => d.id === designId);
   if (!storedDuty || !storedDesign) {
     throw new Error('Workbench needs a duty and a design of its car');
   }
-  const car = useSaved<CarDocument>(`/cars/${view.id}`, view.car, view.version);
-  const duty = useSaved<DutyDocument>(`/duties/${dutyId}`, storedDuty.duty, storedDuty.version);
-  const design = useSaved<DesignDocument>(`/designs/${designId}`, storedDesign.design, storedDesign.version);
+  const client = useQueryClient();
+  const patch = useCallback(
+    (change: (old: CarView) => CarView) =>
+      client.setQueryData<CarView>(['car', view.id], (old) => (old ? change(old) : old)),
+    [client, view.id],
+  );
+  const car = useSaved<CarDocument>(`/cars/${view.id}`, view.car, view.version, (document, version) =>
+    patch((v) => ({ ...v, car: document, version })),
+  );
+  const duty = useSaved<DutyDocument>(`/duties/${dutyId}`, storedDuty.duty, storedDuty.version, (document, version) =>
+    patch((v) => ({
+      ...v,
+      duties: v.duties.map((d) => (d.id === dutyId ? { ...d, duty: document, version } : d)),
+    })),
+  );
+  const design = useSaved<DesignDocument>(
+    `/designs/${designId}`,
+    storedDesign.design,
+    storedDesign.version,
+    (document, version) =>
+      patch((v) => ({
+        ...v,
+        designs: v.designs.map((d) => (d.id === designId ? { ...d, design: document, version } : d)),
+      })),
+  );
+
+  const { history, keep } = useHistory(view.id);
+  const open: Record<What, string> = { car: view.id, duty: dutyId, design: designId };
+  const change = <T,>(what: What, saved: { document: T; change: (next: T) => void }, next: T) => {
+    keep(recorded(history, stepNow({ what, id: open[what], before: saved.document, after: next })));
+    saved.change(next);
+  };
+  const step = (back: boolean) => {
+    const found = moved(history, back, open);
+    if (!found) {
+      return undefined;
+    }
+    return () => {
+      keep(found.history);
+      const to = back ? found.step.before : found.step.after;
+      if (found.step.what === 'car') {
+        car.change(to as CarDocument);
+      } else if (found.step.what === 'duty') {
+        duty.change(to as DutyDocument);
+      } else {
+        design.change(to as DesignDocument);
+      }
+    };
+  };
 
   const asked: CaseDocument = { car: car.document, duty: duty.document, design: design.document };
-  const outcome = useQuery({
-    queryKey: ['outcome', asked],
-    queryFn: ({ signal }) => call<OutcomeDocument>('POST', '/outcome', asked, { signal }),
-    placeholderData: keepPreviousData,
-    staleTime: Infinity,
-    retry: 1,
-  });
+  const outcome = useQuery({ ...outcomeQuery(asked), placeholderData: keepPreviousData });
   const settled = outcome.data !== undefined && !outcome.isPlaceholderData;
   const interval = useQuery({
     queryKey: ['interval', asked],
@@ -67,29 +124,39 @@ export function Workbench({ view, dutyId, designId, children }: Props) {
     staleTime: Infinity,
     retry: 1,
   });
+  const other = view.designs.find((d) => d.id === ghostId && d.id !== designId);
+  const ghost = useQuery({
+    ...outcomeQuery({ car: car.document, duty: duty.document, design: other?.design ?? design.document }),
+    enabled: other !== undefined,
+    placeholderData: keepPreviousData,
+  });
 
-  const bench = useMemo<Bench>(
-    () => ({
-      view,
-      designId,
-      car: car.document,
-      duty: duty.document,
-      design: design.document,
-      changeCar: car.change,
-      changeDuty: duty.change,
-      changeDesign: design.change,
-      saves: [
-        { what: 'car', state: car.state, settle: car.settle },
-        { what: 'duty', state: duty.state, settle: duty.settle },
-        { what: 'design', state: design.state, settle: design.settle },
-      ],
-      outcome: outcome.data,
-      interval: settled ? interval.data : undefined,
-      failure: outcome.error,
-      behind: outcome.isPlaceholderData,
-    }),
-    [view, designId, car, duty, design, outcome, interval.data, settled],
-  );
+  const bench: Bench = {
+    view,
+    dutyId,
+    designId,
+    car: car.document,
+    duty: duty.document,
+    design: design.document,
+    changeCar: (next) => change('car', car, next),
+    changeDuty: (next) => change('duty', duty, next),
+    changeDesign: (next) => change('design', design, next),
+    undo: step(true),
+    redo: step(false),
+    saves: [
+      { what: 'car', state: car.state, settle: car.settle },
+      { what: 'duty', state: duty.state, settle: duty.settle },
+      { what: 'design', state: design.state, settle: design.settle },
+    ],
+    outcome: outcome.data,
+    interval: settled ? interval.data : undefined,
+    failure: outcome.error,
+    behind: outcome.isPlaceholderData,
+    ghost: useMemo(
+      () => (other && ghost.data ? { name: other.design.name, outcome: ghost.data } : undefined),
+      [other, ghost.data],
+    ),
+  };
   return <Context.Provider value={bench}>{children}</Context.Provider>;
 }
 

@@ -1,12 +1,18 @@
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import {
   Button as AriaButton,
+  Dialog as AriaDialog,
   FieldError,
   Group,
   Input,
   Label,
   ListBox,
   ListBoxItem,
+  Menu as AriaMenu,
+  MenuItem,
+  MenuTrigger,
+  Modal,
+  ModalOverlay,
   Popover,
   Select as AriaSelect,
   SelectValue,
@@ -218,7 +224,7 @@ const PickButton = styled(Button)`
   }
 `;
 
-const Menu = styled(Popover)`
+const Floating = styled(Popover)`
   min-width: var(--trigger-width);
   max-width: 420px;
   max-height: 420px;
@@ -227,12 +233,17 @@ const Menu = styled(Popover)`
   color: ${(p) => p.theme.ink};
   border: 1px solid ${(p) => p.theme.line};
   border-radius: 4px;
-  & [role='option'] {
+  & [role='option'],
+  & [role='menuitem'] {
     padding: 9px 14px;
     cursor: pointer;
     outline: 0;
   }
-  & [role='option'][data-focused] {
+  & [role='menuitem'][data-disabled] {
+    color: ${(p) => p.theme.line};
+  }
+  & [role='option'][data-focused],
+  & [role='menuitem'][data-focused] {
     background: ${(p) => p.theme.press};
   }
   & [role='option'][data-selected] {
@@ -264,7 +275,7 @@ export function Pick<K extends string>({ label, hideLabel, options, value, onCha
         <SelectValue />
         <span aria-hidden>▾</span>
       </PickButton>
-      <Menu>
+      <Floating>
         <ListBox>
           {options.map((o) => (
             <ListBoxItem key={o.id} id={o.id} textValue={o.name}>
@@ -272,7 +283,7 @@ export function Pick<K extends string>({ label, hideLabel, options, value, onCha
             </ListBoxItem>
           ))}
         </ListBox>
-      </Menu>
+      </Floating>
     </AriaSelect>
   );
 }
@@ -367,5 +378,308 @@ export function Slide(props: {
       </SliderTrack>
       <SliderOutput hidden />
     </SlideLook>
+  );
+}
+
+interface TextEntryProps {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+  readonly longest?: number;
+  /** A name has to be there. */
+  readonly needed?: boolean;
+  readonly autoFocus?: boolean;
+}
+
+const Line = styled(Input)`
+  font: inherit;
+  font-size: 16px;
+  width: 100%;
+  height: 42px;
+  padding: 0 10px;
+  border: 1px solid ${(p) => p.theme.line};
+  border-radius: 4px;
+  background: ${(p) => p.theme.sheet};
+  color: inherit;
+  outline: 0;
+  &[data-focused] {
+    outline: 2px solid ${(p) => p.theme.focus};
+    outline-offset: 1px;
+  }
+`;
+
+/** A line of text, taken when it is left or on Enter. */
+export function TextEntry({ label, value, onChange, longest = 120, needed = true, autoFocus }: TextEntryProps) {
+  const [draft, setDraft] = useState<string>();
+  const text = draft ?? value;
+  const wrong =
+    needed && text.trim() === ''
+      ? `${label}: a text of 1 to ${longest} characters is expected`
+      : text.length > longest
+        ? `${label}: at most ${longest} characters; these are ${text.length}`
+        : undefined;
+  const commit = () => {
+    if (draft !== undefined && !wrong) {
+      if (draft !== value) {
+        onChange(draft);
+      }
+      setDraft(undefined);
+    }
+  };
+  return (
+    <TextField value={text} onChange={setDraft} isInvalid={wrong !== undefined} onBlur={commit} autoFocus={!!autoFocus}>
+      <FieldLabel>{label}</FieldLabel>
+      <Line
+        autoComplete="off"
+        onKeyDown={(e) => {
+          if (e.key === 'Enter') {
+            commit();
+          } else if (e.key === 'Escape') {
+            setDraft(undefined);
+          }
+        }}
+      />
+      <Wrong>{wrong}</Wrong>
+    </TextField>
+  );
+}
+
+interface Action {
+  readonly id: string;
+  readonly name: string;
+  readonly disabled?: boolean;
+  readonly run: () => void;
+}
+
+/** A button that offers a list of actions. */
+export function Actions({ label, actions }: { label: string; actions: readonly Action[] }) {
+  return (
+    <MenuTrigger>
+      <Button aria-label={label}>⋯</Button>
+      <Floating>
+        <AriaMenu
+          aria-label={label}
+          onAction={(id) => actions.find((a) => a.id === id)?.run()}
+          disabledKeys={actions.filter((a) => a.disabled).map((a) => a.id)}
+        >
+          {actions.map((a) => (
+            <MenuItem key={a.id} id={a.id} textValue={a.name}>
+              {a.name}
+            </MenuItem>
+          ))}
+        </AriaMenu>
+      </Floating>
+    </MenuTrigger>
+  );
+}
+
+const Behind = styled(ModalOverlay)`
+  position: fixed;
+  inset: 0;
+  background: rgb(0 0 0 / 45%);
+  display: grid;
+  place-items: center;
+  z-index: 100;
+`;
+
+const Leaf = styled(Modal)`
+  background: ${(p) => p.theme.paper};
+  color: ${(p) => p.theme.ink};
+  border: 1px solid ${(p) => p.theme.line};
+  border-radius: 6px;
+  max-width: min(94vw, var(--widest, 560px));
+  width: 100%;
+  max-height: 92vh;
+  overflow: auto;
+  & [role='dialog'],
+  & [role='alertdialog'] {
+    outline: 0;
+    padding: 18px 22px 20px;
+    display: flex;
+    flex-direction: column;
+    gap: 14px;
+  }
+`;
+
+export const Row = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: center;
+`;
+
+/** A leaf laid over the page. Escape and the ways out that it offers close it. */
+export function Sheet(props: { title: string; onClose: () => void; children: ReactNode; widest?: string }) {
+  return (
+    <Behind isOpen isDismissable onOpenChange={(open) => !open && props.onClose()}>
+      <Leaf style={{ ['--widest' as string]: props.widest ?? '560px' }}>
+        <AriaDialog aria-label={props.title}>
+          <Heading>{props.title}</Heading>
+          {props.children}
+        </AriaDialog>
+      </Leaf>
+    </Behind>
+  );
+}
+
+/** Asks for a name. */
+export function AskName(props: {
+  title: string;
+  label: string;
+  value: string;
+  action: string;
+  onClose: () => void;
+  onName: (name: string) => void;
+}) {
+  const [name, setName] = useState(props.value);
+  const wrong = name.trim() === '' || name.length > 120;
+  const done = () => {
+    if (!wrong) {
+      props.onName(name.trim());
+      props.onClose();
+    }
+  };
+  return (
+    <Sheet title={props.title} onClose={props.onClose}>
+      <TextField value={name} onChange={setName} isInvalid={wrong} autoFocus>
+        <FieldLabel>{props.label}</FieldLabel>
+        <Line autoComplete="off" onKeyDown={(e) => e.key === 'Enter' && done()} />
+        <Wrong>{wrong && `${props.label}: 1 to 120 characters are expected`}</Wrong>
+      </TextField>
+      <Row>
+        <Button onPress={done} isDisabled={wrong}>
+          {props.action}
+        </Button>
+        <Button onPress={props.onClose}>Leave it</Button>
+      </Row>
+    </Sheet>
+  );
+}
+
+/** Asks before something goes that cannot be brought back. */
+export function AskSure(props: {
+  title: string;
+  text: string;
+  action: string;
+  onClose: () => void;
+  onSure: () => void;
+}) {
+  return (
+    <Sheet title={props.title} onClose={props.onClose}>
+      <p style={{ margin: 0 }}>{props.text}</p>
+      <Row>
+        <Button
+          onPress={() => {
+            props.onSure();
+            props.onClose();
+          }}
+        >
+          {props.action}
+        </Button>
+        <Button onPress={props.onClose} autoFocus>
+          Leave it
+        </Button>
+      </Row>
+    </Sheet>
+  );
+}
+
+const FoldLook = styled.details`
+  border-top: 1px solid ${(p) => p.theme.faint};
+  & > summary {
+    display: flex;
+    justify-content: space-between;
+    gap: 10px;
+    min-height: 42px;
+    align-items: center;
+    font-weight: 650;
+    cursor: pointer;
+    list-style: none;
+    border-radius: 3px;
+  }
+  & > summary::-webkit-details-marker {
+    display: none;
+  }
+  & > summary::before {
+    content: '▸';
+    width: 12px;
+    color: ${(p) => p.theme.soft};
+  }
+  &[open] > summary::before {
+    content: '▾';
+  }
+  & > summary > span {
+    flex: 1;
+  }
+  & > summary > small {
+    font-weight: 400;
+    font-size: 13px;
+    color: ${(p) => p.theme.soft};
+    text-align: right;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  & > summary:focus-visible {
+    outline: 2px solid ${(p) => p.theme.focus};
+    outline-offset: -2px;
+  }
+  & > div {
+    display: flex;
+    flex-direction: column;
+    gap: 10px;
+    padding: 2px 0 14px;
+  }
+`;
+
+/** A part of the choices that can be folded away; what is in it stands in short beside its name. */
+export function Fold(props: { name: string; short?: string; open?: boolean; children: ReactNode }) {
+  return (
+    <FoldLook open={props.open ?? false}>
+      <summary>
+        <span>{props.name}</span>
+        {props.short && <small>{props.short}</small>}
+      </summary>
+      <div>{props.children}</div>
+    </FoldLook>
+  );
+}
+
+const Bar = styled.div`
+  height: 10px;
+  border: 1px solid ${(p) => p.theme.line};
+  border-radius: 5px;
+  overflow: hidden;
+  background: ${(p) => p.theme.sheet};
+  & > i {
+    display: block;
+    height: 100%;
+    background: ${(p) => p.theme.ink};
+  }
+`;
+
+/** How far long work is, with a way to stop it. */
+export function Progress(props: { label: string; done: number; total: number; onCancel: () => void }) {
+  const share = props.total > 0 ? Math.min(1, props.done / props.total) : undefined;
+  return (
+    <div>
+      <Row style={{ justifyContent: 'space-between' }}>
+        <span>
+          {props.label}
+          {props.done > 0 && `: ${props.done.toLocaleString('en')}`}
+          {props.total > 0 && ` of ${props.total.toLocaleString('en')}`}
+        </span>
+        <Button onPress={props.onCancel}>Stop</Button>
+      </Row>
+      <Bar
+        role="progressbar"
+        aria-label={props.label}
+        aria-valuemin={0}
+        aria-valuemax={100}
+        {...(share === undefined ? {} : { 'aria-valuenow': Math.round(share * 100) })}
+      >
+        <i style={{ width: `${(share ?? 0.5) * 100}%`, opacity: share === undefined ? 0.4 : 1 }} />
+      </Bar>
+    </div>
   );
 }

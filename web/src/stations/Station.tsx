@@ -4,35 +4,50 @@ import styled from 'styled-components';
 const Grid = styled.div`
   display: grid;
   grid-template-columns: minmax(290px, 304px) minmax(0, 1fr) minmax(220px, 250px);
-  gap: 24px;
-  padding: 16px 20px 20px;
-  align-items: start;
+  height: 100%;
   @media (max-width: 1150px) {
-    grid-template-columns: minmax(280px, 320px) minmax(0, 1fr);
+    grid-template-columns: minmax(280px, 300px) minmax(0, 1fr);
+    grid-template-rows: minmax(0, 1fr) auto;
     & > .side {
       grid-column: 2;
+      max-height: 34vh;
+      border-top: 1px solid ${(p) => p.theme.faint};
+    }
+    & > .choices {
+      grid-row: 1 / -1;
     }
   }
   @media (max-width: 800px) {
-    grid-template-columns: 1fr;
-    & > .side {
-      grid-column: 1;
-    }
+    display: block;
+    height: auto;
+  }
+  @media print {
+    height: auto;
   }
 `;
 
+/** Each column scrolls by itself, so that the page does not: the rule and the pictures stay in sight. */
 const Column = styled.div`
   display: flex;
   flex-direction: column;
   gap: 12px;
   min-width: 0;
+  min-height: 0;
+  overflow: auto;
+  padding: 14px 12px 20px;
+  &.choices {
+    padding-left: 20px;
+  }
+  &.side {
+    padding-right: 18px;
+  }
 `;
 
 /** Choices on the left, what they do in the middle, what is wrong on the right. */
 export function Station(props: { choices: ReactNode; pictures: ReactNode; side: ReactNode }) {
   return (
     <Grid>
-      <Column>{props.choices}</Column>
+      <Column className="choices">{props.choices}</Column>
       <Column>{props.pictures}</Column>
       <Column className="side">{props.side}</Column>
     </Grid>

@@ -1,14 +1,20 @@
+import { useState } from 'react';
 import styled from 'styled-components';
-import { range, type CoolerDocument } from '../../api/client';
+import { type CoolerDocument } from '../../api/client';
 import { Findings } from '../../app/Findings';
 import { usePreferences } from '../../app/preferences';
 import { useBench } from '../../app/workbench';
-import { Button, Heading, Muted, QuantityField, Slide, Toggle } from '../../kit/kit';
+import { DocumentNumber } from '../../kit/fields';
+import { Button, Fold, Heading, Muted, Pick, Slide, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
 import { CorePicture } from '../../pictures/CorePicture';
 import { TimeTrace } from '../../pictures/TimeTrace';
 import { Station } from '../Station';
+import { Catalogue, CONSTRUCTIONS, PriceOfCore } from './Catalogue';
+import { ColdRoad } from './ColdRoad';
+import { FanFields, ThermostatFields, useCooler } from './coolerFields';
 import { MapPanel } from './MapPanel';
+import { TwoSchools } from './TwoSchools';
 
 const Figures = styled.dl`
   display: grid;
@@ -24,6 +30,13 @@ const Figures = styled.dl`
     font-size: 17px;
     font-variant-numeric: tabular-nums;
   }
+`;
+
+/** The hot session, and beside it the cold road. */
+const Beside = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 2fr) minmax(0, 1fr);
+  gap: 14px;
 `;
 
 /** A start for a car that has no cooler yet. */
@@ -52,7 +65,8 @@ const SLIDER_HIGH = 34;
 export function CoreStation() {
   const { car, design, changeDesign, outcome } = useBench();
   const { show } = usePreferences();
-  const cooler = design.cooler;
+  const { cooler, set } = useCooler();
+  const [catalogue, setCatalogue] = useState(false);
   if (!cooler) {
     return (
       <Station
@@ -68,20 +82,18 @@ export function CoreStation() {
       />
     );
   }
-  const set = (change: Partial<CoolerDocument>) => changeDesign({ ...design, cooler: { ...cooler, ...change } });
   const core = outcome?.core;
   return (
     <Station
       choices={
         <>
-          <Heading>Core</Heading>
           <CorePicture
             rows={cooler.rows}
             widthMm={cooler.widthMm}
             outsideWidthMm={core?.outsideWidthMm ?? cooler.widthMm}
             heightMm={core?.heightMm ?? cooler.rows * 7.7}
             shadedPercent={cooler.shadedPercent}
-            height={170}
+            height={150}
           />
           <Slide
             label="Rows"
@@ -91,72 +103,163 @@ export function CoreStation() {
             onChange={(rows) => set({ rows })}
           />
           <Fields>
-            <QuantityField
+            <DocumentNumber
               label="Rows"
+              schema="CoolerDocument"
+              field="rows"
               value={cooler.rows}
               step={1}
-              {...range('CoolerDocument', 'rows')}
               onChange={(rows) => set({ rows: Math.round(rows) })}
             />
-            <QuantityField
+            <DocumentNumber
               label="Finned width"
+              schema="CoolerDocument"
+              field="widthMm"
               quantity="length"
               value={cooler.widthMm}
               step={10}
-              {...range('CoolerDocument', 'widthMm')}
               onChange={(widthMm) => set({ widthMm })}
             />
-            <QuantityField
-              label="Shaded face"
-              suffix="%"
-              value={cooler.shadedPercent}
-              step={5}
-              {...range('CoolerDocument', 'shadedPercent')}
-              onChange={(shadedPercent) => set({ shadedPercent })}
-            />
-            <QuantityField
-              label="Sealing"
-              suffix="%"
-              value={cooler.sealingPercent}
-              step={5}
-              {...range('CoolerDocument', 'sealingPercent')}
-              onChange={(sealingPercent) => set({ sealingPercent })}
-            />
           </Fields>
-          <Fields>
-            <Toggle
-              label="Thermostat"
-              value={cooler.thermostat !== undefined}
-              onChange={(on) => {
-                const rest = { ...cooler };
-                delete rest.thermostat;
-                changeDesign({ ...design, cooler: on ? { ...rest, thermostat: { opensC: 85 } } : rest });
-              }}
-            />
-            {cooler.thermostat && (
-              <QuantityField
-                label="Thermostat opens"
-                quantity="temperature"
-                value={cooler.thermostat.opensC}
-                step={1}
-                {...range('ThermostatDocument', 'opensC')}
-                onChange={(opensC) => set({ thermostat: { opensC } })}
+          <ThermostatFields />
+          <div>
+            <Fold
+              name="Construction and finish"
+              short={CONSTRUCTIONS.find((c) => c.id === cooler.construction)?.name ?? ''}
+            >
+              <Fields>
+                <Pick
+                  label="Construction"
+                  value={cooler.construction}
+                  options={CONSTRUCTIONS}
+                  onChange={(construction) => set({ construction, detail: undefined })}
+                />
+                <DocumentNumber
+                  label="Depth"
+                  schema="CoolerDocument"
+                  field="depthMm"
+                  quantity="length"
+                  value={cooler.depthMm}
+                  step={5}
+                  onChange={(depthMm) => set({ depthMm })}
+                />
+                <Pick
+                  label="Passes"
+                  value={String(cooler.passes) as '1' | '2'}
+                  options={[
+                    { id: '1', name: 'One' },
+                    { id: '2', name: 'Two, ports on one end' },
+                  ]}
+                  onChange={(v) => set({ passes: Number(v) })}
+                />
+                <Pick
+                  label="Ports point"
+                  value={cooler.ports}
+                  options={[
+                    { id: 'UP', name: 'Up' },
+                    { id: 'SIDE', name: 'To the side' },
+                    { id: 'DOWN', name: 'Down' },
+                  ]}
+                  onChange={(ports) => set({ ports })}
+                />
+                <Pick
+                  label="On the fins"
+                  value={cooler.finish}
+                  options={[
+                    { id: 'BARE', name: 'Nothing, bare' },
+                    { id: 'THIN_PAINT', name: 'A thin coat of paint' },
+                    { id: 'POWDER_COAT', name: 'Powder coat' },
+                  ]}
+                  onChange={(finish) => set({ finish })}
+                />
+                <DocumentNumber
+                  label="Efficacy"
+                  schema="CoolerDocument"
+                  field="efficacyPercent"
+                  suffix="%"
+                  value={cooler.efficacyPercent ?? 80}
+                  step={1}
+                  onChange={(efficacyPercent) => set({ efficacyPercent })}
+                />
+              </Fields>
+            </Fold>
+            <Fold
+              name="Air"
+              short={`${cooler.sealingPercent.toFixed(0)} % sealed, ${cooler.shadedPercent.toFixed(0)} % shaded`}
+              open
+            >
+              <Fields>
+                <DocumentNumber
+                  label="Sealing"
+                  schema="CoolerDocument"
+                  field="sealingPercent"
+                  suffix="%"
+                  value={cooler.sealingPercent}
+                  step={5}
+                  onChange={(sealingPercent) => set({ sealingPercent })}
+                />
+                <DocumentNumber
+                  label="Shaded face"
+                  schema="CoolerDocument"
+                  field="shadedPercent"
+                  suffix="%"
+                  value={cooler.shadedPercent}
+                  step={5}
+                  onChange={(shadedPercent) => set({ shadedPercent })}
+                />
+              </Fields>
+              <FanFields />
+            </Fold>
+            <Fold name="Oil and factory exchanger" short={design.oil?.grade ?? `${car.oil.grade}, as in the car`}>
+              <Pick
+                label="Oil of this design"
+                value={design.oil?.grade ?? 'car'}
+                options={[
+                  { id: 'car', name: `As in the car, ${car.oil.grade}` },
+                  ...['0W-20', '5W-30', '5W-40', '10W-40', '10W-60', '15W-40', '20W-50'].map((g) => ({
+                    id: g,
+                    name: g,
+                  })),
+                ]}
+                onChange={(grade) => {
+                  const rest = { ...design };
+                  delete rest.oil;
+                  changeDesign(grade === 'car' ? rest : { ...rest, oil: { grade } });
+                }}
               />
-            )}
-          </Fields>
+              {car.factoryExchangerWPerK ? (
+                <Toggle
+                  label="Keep the factory exchanger"
+                  value={design.keepFactoryExchanger}
+                  onChange={(keepFactoryExchanger) => changeDesign({ ...design, keepFactoryExchanger })}
+                />
+              ) : (
+                <Muted>This car has no factory exchanger.</Muted>
+              )}
+            </Fold>
+            <Fold name="To buy" open>
+              <PriceOfCore />
+              <Button onPress={() => setCatalogue(true)}>Cores to buy…</Button>
+            </Fold>
+          </div>
+          {catalogue && <Catalogue onClose={() => setCatalogue(false)} />}
         </>
       }
       pictures={
         outcome && (
           <>
-            <MapPanel height={262} />
-            <TimeTrace outcome={outcome} car={car} height={232} cooled />
+            <MapPanel height={250} />
+            <Beside>
+              <TimeTrace outcome={outcome} car={car} height={212} cooled />
+              <ColdRoad outcome={outcome} height={212} />
+            </Beside>
+            <TwoSchools />
           </>
         )
       }
       side={
         <>
-          <Findings />
+          <Findings station="CORE" />
           {outcome && core && (
             <Figures aria-label="Figures">
               <div>

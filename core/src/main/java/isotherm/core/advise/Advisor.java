@@ -267,12 +267,8 @@ public final class Advisor {
         if (a.design().cooler().isEmpty()) {
             return;
         }
-        double taken = Assessment.road(
-                                a.car(),
-                                a.duty(),
-                                Design.NO_COOLER.withFactoryExchanger(a.design().keepFactoryExchanger()))
-                        .oil()[a.road().oil().length - 1]
-                - road;
+        double[] bare = a.bareRoad().oil();
+        double taken = bare[bare.length - 1] - road;
         Optional<OilThermostat> fitted = a.design().cooler().get().loop().thermostat();
         Optional<Finding.Remedy> remedy = fitted.isPresent()
                 ? Optional.empty()

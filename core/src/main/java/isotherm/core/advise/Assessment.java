@@ -25,6 +25,7 @@ import java.util.OptionalDouble;
  * @param session the duty with the design
  * @param bare the duty without a cooler
  * @param road a cold start and {@link #ROAD_DURATION} on a cool day's road with the design
+ * @param bareRoad the same without a cooler
  * @param plannedPower brake power that is planned, W, if more than today's
  * @param planned the duty with the design and that power
  * @param pressure oil pressure against its floor, hot and cold
@@ -37,6 +38,7 @@ public record Assessment(
         Session session,
         Session bare,
         Session road,
+        Session bareRoad,
         OptionalDouble plannedPower,
         Optional<Session> planned,
         PressureCheck pressure,
@@ -67,9 +69,10 @@ public record Assessment(
      */
     public static Assessment of(Car car, Duty duty, Design design, OptionalDouble plannedPower) {
         Session session = Simulator.run(car, duty, design);
-        Session bare = design.cooler().isPresent()
-                ? Simulator.run(car, duty, new Design(Optional.empty(), design.keepFactoryExchanger(), design.oil()))
-                : session;
+        Design without = new Design(Optional.empty(), design.keepFactoryExchanger(), design.oil());
+        boolean cooled = design.cooler().isPresent();
+        Session bare = cooled ? Simulator.run(car, duty, without) : session;
+        Session road = road(car, duty, design);
         boolean more = plannedPower.isPresent()
                 && plannedPower.getAsDouble() > car.engine().power();
         Optional<Session> planned =
@@ -80,7 +83,8 @@ public record Assessment(
                 design,
                 session,
                 bare,
-                road(car, duty, design),
+                road,
+                cooled ? road(car, duty, without) : road,
                 more ? plannedPower : OptionalDouble.empty(),
                 planned,
                 PressureCheck.of(car, design, session.peak()),

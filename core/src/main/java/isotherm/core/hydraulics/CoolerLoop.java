@@ -46,7 +46,8 @@ public record CoolerLoop(
     private double plate(double massFlow, OilState oil) {
         double area = Math.PI / 4 * feed.bore() * feed.bore();
         double flux = massFlow / area;
-        return plateHeads * flux * flux / (2 * oil.density());
+        double heads = plateHeads + thermostat.map(t -> t.site().heads()).orElse(0.0);
+        return heads * flux * flux / (2 * oil.density());
     }
 
     /**

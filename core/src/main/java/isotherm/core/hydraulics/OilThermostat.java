@@ -6,8 +6,30 @@ package isotherm.core.hydraulics;
  * @param opensK temperature at which it begins to open, K
  * @param fullK temperature at which it is fully open, K, above {@code opensK}
  * @param leak share of the flow that passes when it is shut, 0 to 0.5
+ * @param site where it sits
  */
-public record OilThermostat(double opensK, double fullK, double leak) {
+public record OilThermostat(double opensK, double fullK, double leak, Site site) {
+    /** Where a thermostat sits, with the velocity heads that it costs there beside the plate's own. */
+    public enum Site {
+        /** In the sandwich plate. */
+        PLATE(0),
+        /** In the engine's filter housing. */
+        HOUSING(0),
+        /** In line between plate and core, with two joints more. */
+        IN_LINE(2.0);
+
+        private final double heads;
+
+        Site(double heads) {
+            this.heads = heads;
+        }
+
+        /** @return velocity heads lost there beside the plate's own (default) */
+        public double heads() {
+            return heads;
+        }
+    }
+
     /** Usual span from opening to full open, K. */
     public static final double SPAN = 11;
     /** Time constant of the wax, s (default). */
@@ -19,10 +41,10 @@ public record OilThermostat(double opensK, double fullK, double leak) {
 
     /**
      * @param opensK temperature at which it begins to open, K
-     * @return a thermostat with the usual span and leak
+     * @return a thermostat in the plate with the usual span and leak
      */
     public static OilThermostat opening(double opensK) {
-        return new OilThermostat(opensK, opensK + SPAN, LEAK);
+        return new OilThermostat(opensK, opensK + SPAN, LEAK, Site.PLATE);
     }
 
     /**

@@ -300,7 +300,7 @@ public record NoseFit(
                         "The core reaches %.0f mm into the part that crushes in a light knock",
                         (nose.crushDepth() - front) * 1e3));
             }
-            if (outline.bottom() < nose.groundLine()) {
+            if (outline.bottom() < nose.groundLine() && !p.skidPlate()) {
                 problems.add(say(
                         "The core hangs %.0f mm under the lowest point of the nose: it needs a skid plate",
                         (nose.groundLine() - outline.bottom()) * 1e3));

@@ -11,9 +11,18 @@ import java.util.List;
  * @param tilt lean of its upper edge towards the rear, rad; negative towards the front
  * @param shroud whether a shroud leads from the opening to the core
  * @param foam whether foam seals close the joints of shroud and core
+ * @param skidPlate whether a skid plate takes what comes from below
  * @param mounts where it is held
  */
-public record Placement(double x, double y, double z, double tilt, boolean shroud, boolean foam, List<Mount> mounts) {
+public record Placement(
+        double x,
+        double y,
+        double z,
+        double tilt,
+        boolean shroud,
+        boolean foam,
+        boolean skidPlate,
+        List<Mount> mounts) {
     /** Defensive copy. */
     public Placement {
         mounts = List.copyOf(mounts);

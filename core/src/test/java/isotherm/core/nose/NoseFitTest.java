@@ -24,7 +24,7 @@ class NoseFitTest {
     private static final Nose NOSE = new Nose(List.of(GRILLE, LOWER), List.of(BEAM, RADIATOR), 0.06, 0.17, true);
 
     private static Placement at(double x, double y, double z) {
-        return new Placement(x, y, z, 0, false, false, List.of());
+        return new Placement(x, y, z, 0, false, false, false, List.of());
     }
 
     private static NoseFit fit(Placement p) {
@@ -59,7 +59,7 @@ class NoseFitTest {
     @Test
     void aBeamShadesTheShareOfTheFaceThatItCovers() {
         // Shrouded from both openings, so that only the beam takes air away.
-        NoseFit f = fit(new Placement(0, 0.41, 0.2, 0, true, true, List.of()));
+        NoseFit f = fit(new Placement(0, 0.41, 0.2, 0, true, true, false, List.of()));
         double covered = 0.06 / CORE.height();
         assertThat(f.shadedShare()).isCloseTo(covered, within(1e-9));
         assertThat(f.sealing()).isEqualTo(NoseFit.SEALED);
@@ -69,7 +69,7 @@ class NoseFitTest {
     @Test
     void withoutAShroudAFaceHigherThanItsOpeningIsPartlyInTheDark() {
         NoseFit open = fit(at(0, 0.28, 0.2));
-        NoseFit led = fit(new Placement(0, 0.28, 0.2, 0, true, false, List.of()));
+        NoseFit led = fit(new Placement(0, 0.28, 0.2, 0, true, false, false, List.of()));
         assertThat(open.shadedShare()).isGreaterThanOrEqualTo(led.shadedShare());
         assertThat(open.sealing()).isLessThan(led.sealing());
         assertThat(led.sealing()).isEqualTo(NoseFit.SHROUDED);
@@ -115,7 +115,7 @@ class NoseFitTest {
     @Test
     void aTiltedCoreIsLowerAndDeeperByItsSideSection() {
         double a = Math.toRadians(30);
-        NoseFit f = fit(new Placement(0, 0.3, 0.2, a, false, false, List.of()));
+        NoseFit f = fit(new Placement(0, 0.3, 0.2, a, false, false, false, List.of()));
         double h = CORE.outsideHeight();
         assertThat(f.outline().height()).isCloseTo(h * Math.cos(a) + CORE.depth() * Math.sin(a), within(1e-9));
         assertThat(f.back() - f.front()).isCloseTo(h * Math.sin(a) + CORE.depth() * Math.cos(a), within(1e-9));
@@ -136,7 +136,7 @@ class NoseFitTest {
         List<Placement.Mount> two = List.of(
                 new Placement.Mount(-0.15, 0, 6.5e-3, Placement.Method.RIVET_NUT, false),
                 new Placement.Mount(0.4, 0, 6.5e-3, Placement.Method.CLAMP, false));
-        NoseFit f = fit(new Placement(0, 0.41, 0.2, 0, false, false, two));
+        NoseFit f = fit(new Placement(0, 0.41, 0.2, 0, false, false, false, two));
         assertThat(f.problems())
                 .anyMatch(w -> w.contains("three points"))
                 .anyMatch(w -> w.contains("rubber"))
@@ -154,6 +154,7 @@ class NoseFitTest {
                     0.8 * random.nextDouble(),
                     random.nextDouble() - 0.1,
                     random.nextDouble() - 0.5,
+                    random.nextBoolean(),
                     random.nextBoolean(),
                     random.nextBoolean(),
                     List.of()));

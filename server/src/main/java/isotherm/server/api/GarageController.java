@@ -1,15 +1,20 @@
 package isotherm.server.api;
 
+import isotherm.server.catalogue.CarClasses;
+import isotherm.server.document.CarClass;
 import isotherm.server.document.CarDocument;
 import isotherm.server.document.DesignDocument;
 import isotherm.server.document.DocumentReader;
 import isotherm.server.document.DutyDocument;
+import isotherm.server.document.InvalidDocument;
 import isotherm.server.document.LogDocument;
+import isotherm.server.document.Problem;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Kind;
 import isotherm.server.store.Stored;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -30,10 +35,33 @@ import tools.jackson.databind.json.JsonMapper;
 class GarageController {
     private final Garage garage;
     private final JsonMapper json;
+    private final CarClasses classes;
 
-    GarageController(Garage garage, JsonMapper json) {
+    GarageController(Garage garage, JsonMapper json, CarClasses classes) {
         this.garage = garage;
         this.json = json;
+        this.classes = classes;
+    }
+
+    @GetMapping("/classes")
+    List<CarClass> classes() {
+        return classes.all();
+    }
+
+    /** A new car of a class, with that class's usual duty and a design of the car as it is. */
+    @PostMapping("/cars/from-class")
+    ResponseEntity<Views.CarView> fromClass(@RequestBody CarClass.FromClass wanted) {
+        CarClass from = classes.find(wanted.classId())
+                .orElseThrow(() -> new InvalidDocument(List.of(Problem.of(
+                        "/classId",
+                        wanted.classId(),
+                        "This class is not known; known are "
+                                + classes.all().stream().map(CarClass::id).collect(Collectors.joining(", "))))));
+        Stored stored = garage.addCar(
+                json.writeValueAsString(from.car().named(wanted.name())),
+                json.writeValueAsString(from.duty()),
+                json.writeValueAsString(new DesignDocument("As it is today", null, true, null)));
+        return created(stored, car(stored.id()));
     }
 
     @GetMapping("/cars")

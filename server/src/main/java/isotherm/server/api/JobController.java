@@ -27,7 +27,7 @@ class JobController {
     }
 
     @PostMapping("/search")
-    ResponseEntity<Jobs.View> search(@RequestBody Questions.SearchQuestion question) {
+    ResponseEntity<Jobs.JobView> search(@RequestBody Questions.SearchQuestion question) {
         var parts = catalogue.parts();
         return ResponseEntity.accepted()
                 .body(jobs.start(
@@ -36,12 +36,12 @@ class JobController {
     }
 
     @GetMapping("/{id}")
-    ResponseEntity<Jobs.View> find(@PathVariable UUID id) {
+    ResponseEntity<Jobs.JobView> find(@PathVariable UUID id) {
         return ResponseEntity.of(jobs.find(id));
     }
 
     @DeleteMapping("/{id}")
-    ResponseEntity<Jobs.View> cancel(@PathVariable UUID id) {
+    ResponseEntity<Jobs.JobView> cancel(@PathVariable UUID id) {
         return ResponseEntity.of(jobs.cancel(id));
     }
 }

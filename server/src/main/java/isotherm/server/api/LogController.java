@@ -66,7 +66,7 @@ class LogController {
     }
 
     @PostMapping("/uploads/{id}/keep")
-    ResponseEntity<Jobs.View> keep(@PathVariable UUID id, @RequestBody LogDocument.KeepDocument keep) {
+    ResponseEntity<Jobs.JobView> keep(@PathVariable UUID id, @RequestBody LogDocument.KeepDocument keep) {
         LargeStore.Upload upload = large.upload(id);
         return ResponseEntity.accepted()
                 .body(jobs.start(0, (progress, cancelled) -> logs.keep(upload, keep, progress, cancelled)));

@@ -3,12 +3,17 @@ package isotherm.server.api;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
+import isotherm.server.catalogue.CoreCatalogue;
+import isotherm.server.document.CarClass;
 import isotherm.server.document.CaseDocument;
+import isotherm.server.document.CorePartDocument;
+import isotherm.server.document.LogDocument;
 import isotherm.server.document.Missing;
 import isotherm.server.document.OutcomeDocument;
 import isotherm.server.document.Quantity;
 import isotherm.server.document.Questions;
 import isotherm.server.document.Text;
+import isotherm.server.jobs.Jobs;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
 import java.math.BigDecimal;
@@ -44,8 +49,14 @@ class OpenApiConfiguration {
             for (Class<?> type : Questions.class.getDeclaredClasses()) {
                 collect(type, records);
             }
-            collect(Views.CarView.class, records);
-            collect(Views.CarSummary.class, records);
+            for (Class<?> holder : List.of(Views.class, LogDocument.class, CarClass.class, CoreCatalogue.class)) {
+                collect(holder, records);
+                for (Class<?> type : holder.getDeclaredClasses()) {
+                    collect(type, records);
+                }
+            }
+            collect(CorePartDocument.class, records);
+            collect(Jobs.JobView.class, records);
             for (Class<?> type : records) {
                 Schema<?> schema = schemas.get(type.getSimpleName());
                 if (schema != null) {

@@ -4,6 +4,7 @@ import isotherm.core.catalogue.CorePart;
 import isotherm.server.document.CorePartDocument;
 import isotherm.server.document.DocumentReader;
 import isotherm.server.document.InvalidDocument;
+import isotherm.server.document.Missing;
 import isotherm.server.document.Problem;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Stored;
@@ -42,7 +43,8 @@ public class CoreCatalogue {
      * @param version its version
      * @param part the core
      */
-    public record Entry(UUID id, Integer version, CorePartDocument part) {}
+    public record Entry(
+            @Missing("a shipped part") UUID id, @Missing("a shipped part") Integer version, CorePartDocument part) {}
 
     /**
      * How an import went, or would go.

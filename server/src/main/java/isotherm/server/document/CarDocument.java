@@ -281,6 +281,29 @@ public record CarDocument(
         };
     }
 
+    /**
+     * @param newName what its people call it
+     * @return the same car under that name
+     */
+    public CarDocument named(String newName) {
+        return new CarDocument(
+                newName,
+                engine,
+                heat,
+                oil,
+                oilVolumeL,
+                vehicle,
+                pump,
+                gauge,
+                losses,
+                coolant,
+                factoryExchangerWPerK,
+                sensor,
+                limits,
+                fitted,
+                nose);
+    }
+
     /** @return how sure its figures are */
     Belief belief() {
         return fitted == null ? Belief.prior() : fitted.belief();

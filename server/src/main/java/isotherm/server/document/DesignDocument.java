@@ -84,6 +84,7 @@ public record DesignDocument(
             @Quantity(value = "lean of its upper edge to the rear", min = -80, max = 80, unit = "°") double tiltDeg,
             @Text("whether a shroud leads from the opening to the core") boolean shroud,
             @Text("whether foam closes the joints of shroud and core") boolean foam,
+            @Missing("false") @Text("whether a skid plate takes what comes from below") Boolean skidPlate,
             @Text(value = "where it is held", max = 12) List<MountDocument> mounts) {
 
         Placement toCore() {
@@ -94,6 +95,7 @@ public record DesignDocument(
                     Math.toRadians(tiltDeg),
                     shroud,
                     foam,
+                    Boolean.TRUE.equals(skidPlate),
                     mounts.stream()
                             .map(m -> new Placement.Mount(
                                     m.xMm() * 1e-3, m.yMm() * 1e-3, m.holeMm() * 1e-3, m.method(), m.rubber()))
@@ -219,7 +221,8 @@ public record DesignDocument(
                     @Quantity(value = "oil temperature at which it is fully open", min = 52, max = 145, unit = "°C")
                     Double fullC,
             @Missing("5 %") @Quantity(value = "share of the flow that passes when shut", min = 0, max = 50, unit = "%")
-                    Double leakPercent) {}
+                    Double leakPercent,
+            @Missing("in the plate") @Text("where it sits") OilThermostat.Site site) {}
 
     /** A hose with its end fittings. */
     public record HoseDocument(
@@ -297,7 +300,8 @@ public record DesignDocument(
                         .map(t -> new OilThermostat(
                                 Units.kelvin(t.opensC()),
                                 Units.kelvin(t.fullC() == null ? t.opensC() + OilThermostat.SPAN : t.fullC()),
-                                t.leakPercent() == null ? OilThermostat.LEAK : t.leakPercent() / 100)),
+                                t.leakPercent() == null ? OilThermostat.LEAK : t.leakPercent() / 100,
+                                t.site() == null ? OilThermostat.Site.PLATE : t.site())),
                 c.extraVolumeL() == null ? 0 : c.extraVolumeL() * 1e-3);
         return new Design.Cooler(
                 core, airway, loop, c.efficacyPercent() == null ? CoreModel.EFFICACY : c.efficacyPercent() / 100);
@@ -338,8 +342,9 @@ public record DesignDocument(
     }
 
     private DesignDocument placed(PlacementDocument p, boolean sealed) {
-        PlacementDocument kept =
-                sealed ? new PlacementDocument(p.xMm(), p.yMm(), p.zMm(), p.tiltDeg(), true, true, p.mounts()) : p;
+        PlacementDocument kept = sealed
+                ? new PlacementDocument(p.xMm(), p.yMm(), p.zMm(), p.tiltDeg(), true, true, p.skidPlate(), p.mounts())
+                : p;
         CoolerDocument c = cooler;
         return new DesignDocument(
                 name,
@@ -407,7 +412,8 @@ public record DesignDocument(
                         .map(t -> new ThermostatDocument(
                                 rounded(Units.celsius(t.opensK())),
                                 rounded(Units.celsius(t.fullK())),
-                                rounded(t.leak() * 100)))
+                                rounded(t.leak() * 100),
+                                t.site()))
                         .orElse(null),
                 document(loop.feed()),
                 document(loop.back()),

@@ -33,7 +33,7 @@ public record DutyDocument(
         @Missing("not a climb") @Text("a climb, with or without a trailer") ClimbDocument climb,
         @Missing("not a cruise") @Text("steady driving, warm or as a warm-up") CruiseDocument cruise,
         @Missing("not a stop") @Text("a stop after hard driving") SoakDocument soak,
-        @Missing("not from a log") @Text("what was driven, from a log") LogDocument log)
+        @Missing("not from a log") @Text("what was driven, from a log") DrivenDocument log)
         implements Checked {
     private static final double LONGEST_SESSION = 6 * 3600;
 
@@ -82,7 +82,7 @@ public record DutyDocument(
             @Quantity(value = "coolant temperature at the stop", min = -40, max = 130, unit = "°C") double coolantC) {}
 
     /** What was driven, from a log. */
-    public record LogDocument(
+    public record DrivenDocument(
             @Quantity(value = "time of each row, rising", min = -86400, max = 1e7, unit = "s")
                     @Text(value = "times", min = 2, max = 200000)
                     List<Double> timeSeconds,

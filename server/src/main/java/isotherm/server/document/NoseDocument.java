@@ -15,7 +15,7 @@ import java.util.List;
  */
 public record NoseDocument(
         @Text(value = "openings in the skin", max = 12) List<OpeningDocument> openings,
-        @Text(value = "what stands behind the skin", max = 40) List<PartDocument> parts,
+        @Text(value = "what stands behind the skin", max = 40) List<NosePartDocument> parts,
         @Quantity(value = "depth of the part that crushes in a light knock", min = 0, max = 500, unit = "mm")
                 double crushMm,
         @Quantity(value = "lowest point of the nose above the ground", min = 30, max = 800, unit = "mm")
@@ -33,7 +33,7 @@ public record NoseDocument(
             @Quantity(value = "share that bars and their net take", min = 0, max = 95, unit = "%") double barPercent) {}
 
     /** Something behind the skin. */
-    public record PartDocument(
+    public record NosePartDocument(
             @Text(value = "what its people call it", min = 1, max = 60) String name,
             @Text("what it is") Nose.Kind kind,
             @Quantity(value = "left edge from the centre line, left negative", min = -1500, max = 1500, unit = "mm")

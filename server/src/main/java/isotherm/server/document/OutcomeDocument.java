@@ -79,8 +79,10 @@ public record OutcomeDocument(
      * @param meanHeatKw mean heat into the oil
      * @param peakC highest oil temperature
      * @param plateauC plateau
+     * @param heatKw heat into the oil at the times of the traces
      */
-    public record SchoolFigures(CarDocument.School school, double meanHeatKw, double peakC, double plateauC) {}
+    public record SchoolFigures(
+            CarDocument.School school, double meanHeatKw, double peakC, double plateauC, List<Double> heatKw) {}
 
     /**
      * The same duty without a cooler, or with another power.
@@ -97,8 +99,17 @@ public record OutcomeDocument(
      * @param oilC oil temperature at its end
      * @param to65Seconds time until the engine may be loaded; null when never
      * @param to80Seconds time to 80 °C; null when never
+     * @param timeSeconds times of the traces
+     * @param oilTraceC oil with the design
+     * @param bareTraceC oil without a cooler
      */
-    public record Road(double oilC, @Missing("never") Double to65Seconds, @Missing("never") Double to80Seconds) {}
+    public record Road(
+            double oilC,
+            @Missing("never") Double to65Seconds,
+            @Missing("never") Double to80Seconds,
+            List<Double> timeSeconds,
+            List<Double> oilTraceC,
+            List<Double> bareTraceC) {}
 
     /**
      * How sure the figures are.

@@ -10,7 +10,13 @@ package isotherm.server.document;
  * @param max greatest value allowed, in {@code unit}, if there is one
  * @param unit unit, empty for a pure number
  */
-public record Problem(String path, String value, String message, Double min, Double max, String unit) {
+public record Problem(
+        String path,
+        @Missing("nothing stands there") String value,
+        String message,
+        @Missing("no least value") Double min,
+        @Missing("no greatest value") Double max,
+        String unit) {
     /**
      * @param path where it is, as a JSON pointer
      * @param value what was found there, null for nothing

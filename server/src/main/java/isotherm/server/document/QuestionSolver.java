@@ -22,6 +22,7 @@ import isotherm.core.fluid.Units;
 import isotherm.core.hydraulics.OilThermostat;
 import isotherm.core.nose.NoseFit;
 import isotherm.core.nose.Rect;
+import isotherm.core.nose.Template;
 import isotherm.core.search.DesignSearch;
 import isotherm.core.search.TwoSchools;
 import isotherm.core.simulate.Car;
@@ -404,6 +405,18 @@ public final class QuestionSolver {
                         .map(c -> new Questions.ClearanceDocument(c.name(), mm(c.distance())))
                         .toList(),
                 f.problems());
+    }
+
+    /**
+     * @param q a core in a nose
+     * @return its template at its true size
+     */
+    public static Template template(Questions.PlacementQuestion q) {
+        return Template.of(
+                q.design().name(),
+                q.design().toCore().cooler().orElseThrow().core(),
+                q.design().cooler().placement().toCore(),
+                Optional.of(q.car().nose().toCore()));
     }
 
     private static double mm(double metres) {

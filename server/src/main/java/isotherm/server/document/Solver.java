@@ -4,10 +4,12 @@ import isotherm.core.advise.Advisor;
 import isotherm.core.advise.Assessment;
 import isotherm.core.advise.Finding;
 import isotherm.core.advise.Verdict;
+import isotherm.core.duty.DemandTrace;
 import isotherm.core.exchanger.CoreRating;
 import isotherm.core.exchanger.Validity;
 import isotherm.core.fluid.Oil;
 import isotherm.core.fluid.Units;
+import isotherm.core.heat.HeatSchool;
 import isotherm.core.hydraulics.OilCircuit;
 import isotherm.core.simulate.Car;
 import isotherm.core.simulate.Design;
@@ -21,6 +23,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.function.IntToDoubleFunction;
+import java.util.stream.IntStream;
 
 /** From a case to its outcome, the same for HTTP and for {@code solve}. */
 public final class Solver {
@@ -63,7 +66,10 @@ public final class Solver {
                 new OutcomeDocument.Road(
                         celsius(a.roadOil()),
                         finite(a.road().timeTo(Units.kelvin(65))),
-                        finite(a.road().timeTo(Units.kelvin(80)))),
+                        finite(a.road().timeTo(Units.kelvin(80))),
+                        trace(roadCells(a), i -> (i + 1) * a.road().demand().cell(), 0),
+                        trace(roadCells(a), i -> Units.celsius(a.road().oil()[i]), 1),
+                        trace(roadCells(a), i -> Units.celsius(a.bareRoad().oil()[i]), 1)),
                 interval(asked),
                 balance(s.balance()),
                 design.cooler()
@@ -73,6 +79,14 @@ public final class Solver {
                 traces(car, s),
                 verdict(a, asked.design()),
                 findings(a, asked.design()));
+    }
+
+    private static List<Integer> roadCells(Assessment a) {
+        List<Integer> all = shown(a.road().demand());
+        return IntStream.range(0, all.size())
+                .filter(i -> i % 5 == 4)
+                .mapToObj(all::get)
+                .toList();
     }
 
     private static OutcomeDocument.Bare bare(Session s) {
@@ -92,7 +106,11 @@ public final class Solver {
                                     a.duty(),
                                     a.design());
                     return new OutcomeDocument.SchoolFigures(
-                            school, round(s.meanHeat() / 1e3, 2), celsius(s.peak()), celsius(s.plateau()));
+                            school,
+                            round(s.meanHeat() / 1e3, 2),
+                            celsius(s.peak()),
+                            celsius(s.plateau()),
+                            heat(a.car(), asked.car().school(school), s.demand()));
                 })
                 .toList();
     }
@@ -197,9 +215,10 @@ public final class Solver {
                 .toList();
     }
 
-    private static OutcomeDocument.Traces traces(Car car, Session s) {
-        int n = s.demand().cells();
-        int step = Math.max(1, (n + TRACE_POINTS - 1) / TRACE_POINTS);
+    /** Cells of a demand that a trace shows, each the last of its stretch. */
+    private static List<Integer> shown(DemandTrace demand) {
+        int n = demand.cells();
+        int step = step(demand);
         List<Integer> cells = new ArrayList<>();
         for (int i = step - 1; i < n; i += step) {
             cells.add(i);
@@ -207,6 +226,26 @@ public final class Solver {
         if (cells.isEmpty() || cells.get(cells.size() - 1) != n - 1) {
             cells.add(n - 1);
         }
+        return cells;
+    }
+
+    private static int step(DemandTrace demand) {
+        return Math.max(1, (demand.cells() + TRACE_POINTS - 1) / TRACE_POINTS);
+    }
+
+    private static List<Double> heat(Car car, HeatSchool school, DemandTrace demand) {
+        return trace(
+                shown(demand),
+                i -> mean(
+                        i,
+                        step(demand),
+                        j -> school.oilHeat(car.engine(), demand.brakePower()[j], demand.rpm()[j]) / 1e3),
+                2);
+    }
+
+    private static OutcomeDocument.Traces traces(Car car, Session s) {
+        List<Integer> cells = shown(s.demand());
+        int step = step(s.demand());
         return new OutcomeDocument.Traces(
                 trace(cells, i -> (i + 1) * s.demand().cell(), 1),
                 trace(cells, i -> Units.celsius(s.oil()[i]), 2),
@@ -215,18 +254,7 @@ public final class Solver {
                 trace(cells, i -> Units.celsius(s.coolant()[i]), 2),
                 trace(cells, i -> s.lift()[i], 3),
                 cells.stream().map(i -> s.fan()[i] ? 1 : 0).toList(),
-                trace(
-                        cells,
-                        i -> mean(
-                                i,
-                                step,
-                                j -> car.school()
-                                                .oilHeat(
-                                                        car.engine(),
-                                                        s.demand().brakePower()[j],
-                                                        s.demand().rpm()[j])
-                                        / 1e3),
-                        2),
+                heat(car, car.school(), s.demand()),
                 trace(cells, i -> mean(i, step, j -> s.demand().speed()[j] * 3.6), 1),
                 trace(cells, i -> s.pressure()[i] / 1e5, 2),
                 s.demand().phases().stream()

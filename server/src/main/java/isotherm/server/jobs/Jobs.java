@@ -1,6 +1,7 @@
 package isotherm.server.jobs;
 
 import isotherm.server.document.InvalidDocument;
+import isotherm.server.document.Missing;
 import isotherm.server.document.Problem;
 import jakarta.annotation.PreDestroy;
 import java.time.Duration;
@@ -57,8 +58,14 @@ public class Jobs {
      * @param problems what was wrong with its input
      * @param answer its answer; missing until it is there
      */
-    public record View(
-            UUID id, State state, long done, long total, String message, List<Problem> problems, Object answer) {}
+    public record JobView(
+            UUID id,
+            State state,
+            long done,
+            long total,
+            @Missing("it has not failed") String message,
+            List<Problem> problems,
+            @Missing("it is not there yet") Object answer) {}
 
     /** Long work. */
     public interface Work {
@@ -86,8 +93,8 @@ public class Jobs {
             this.total = total;
         }
 
-        View view() {
-            return new View(id, state, done, total, message, problems, answer);
+        JobView view() {
+            return new JobView(id, state, done, total, message, problems, answer);
         }
     }
 
@@ -96,7 +103,7 @@ public class Jobs {
      * @param work the work
      * @return the job, waiting
      */
-    public View start(long total, Work work) {
+    public JobView start(long total, Work work) {
         Instant old = Instant.now().minus(KEPT);
         jobs.values().removeIf(j -> j.ended != null && j.ended.isBefore(old));
         Job job = new Job(total);
@@ -138,7 +145,7 @@ public class Jobs {
      * @param id a job
      * @return how it stands, if it is known here
      */
-    public Optional<View> find(UUID id) {
+    public Optional<JobView> find(UUID id) {
         return Optional.ofNullable(jobs.get(id)).map(Job::view);
     }
 
@@ -146,7 +153,7 @@ public class Jobs {
      * @param id a job to stop
      * @return how it stands, if it is known here
      */
-    public Optional<View> cancel(UUID id) {
+    public Optional<JobView> cancel(UUID id) {
         Job job = jobs.get(id);
         if (job == null) {
             return Optional.empty();

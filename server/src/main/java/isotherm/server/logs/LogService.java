@@ -273,7 +273,7 @@ public class LogService {
                 null,
                 null,
                 null,
-                new DutyDocument.LogDocument(
+                new DutyDocument.DrivenDocument(
                         list(cells, 1),
                         list(Resampling.bridged(mean(c, Channel.SPEED, cells)), 2),
                         column(c, Channel.RPM, cells, 0),

@@ -69,6 +69,21 @@ public class Garage {
     }
 
     /**
+     * A car with its first duty and design, all or none of them.
+     *
+     * @param car the car's JSON text
+     * @param duty the duty's
+     * @param design the design's
+     * @return the new car
+     */
+    public Stored addCar(String car, String duty, String design) {
+        Stored stored = addCar(car);
+        addPart(Kind.DUTY, stored.id(), duty);
+        addPart(Kind.DESIGN, stored.id(), design);
+        return stored;
+    }
+
+    /**
      * @param kind duty or design
      * @param carId the car it belongs to
      * @param document its JSON text

@@ -1,0 +1,201 @@
+package isotherm.core.nose;
+
+import isotherm.core.exchanger.Core;
+import isotherm.core.exchanger.Ports;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * A core's template at its true size: outline, fins, ports, mounting holes, the opening that its shroud has to meet, and a
+ * scale bar to prove the print. Millimetres, from the lower left corner of the drawing.
+ *
+ * @param widthMm width of the drawing, mm
+ * @param heightMm height of the drawing, mm
+ * @param shapes what is drawn
+ */
+public record Template(double widthMm, double heightMm, List<Shape> shapes) {
+    /** Length of the scale bar, mm. */
+    public static final double BAR = 300;
+    /** Distance of the scale bar's marks, mm. */
+    public static final double MARK = 10;
+    /** Height of the scale bar's marks, mm. */
+    public static final double MARK_HEIGHT = 5;
+
+    private static final double MARGIN = 12;
+    private static final double FOOT = 34;
+
+    /** How a line is meant. */
+    public enum Layer {
+        /** Edge of the core: cut here. */
+        OUTLINE,
+        /** Inside the core, for orientation. */
+        INSIDE,
+        /** To be drilled. */
+        HOLE,
+        /** The opening that a shroud has to meet. */
+        SHROUD,
+        /** Scale bar and words. */
+        NOTE
+    }
+
+    /** Something drawn. */
+    public sealed interface Shape permits Line, Circle, Word {
+        /** @return how it is meant */
+        Layer layer();
+    }
+
+    /**
+     * A straight line.
+     *
+     * @param layer how it is meant
+     * @param x1 mm
+     * @param y1 mm
+     * @param x2 mm
+     * @param y2 mm
+     */
+    public record Line(Layer layer, double x1, double y1, double x2, double y2) implements Shape {}
+
+    /**
+     * A circle.
+     *
+     * @param layer how it is meant
+     * @param x of its centre, mm
+     * @param y of its centre, mm
+     * @param diameter mm
+     */
+    public record Circle(Layer layer, double x, double y, double diameter) implements Shape {}
+
+    /**
+     * A word.
+     *
+     * @param layer how it is meant
+     * @param x of its left end, mm
+     * @param y of its base line, mm
+     * @param size of its capitals, mm
+     * @param text the word
+     */
+    public record Word(Layer layer, double x, double y, double size, String text) implements Shape {}
+
+    /**
+     * @param name what the design is called
+     * @param core the core
+     * @param placement where it sits, with its mounts
+     * @param nose the nose, for the opening of the shroud
+     * @return its template, seen from the front
+     */
+    public static Template of(String name, Core core, Placement placement, Optional<Nose> nose) {
+        double w = core.outsideWidth() * 1e3;
+        double h = core.outsideHeight() * 1e3;
+        // From the middle of the core: the core itself, its mounts, and the opening.
+        double left = -w / 2;
+        double right = w / 2;
+        double low = -h / 2;
+        double high = h / 2;
+        Optional<Rect> opening = nose.flatMap(n -> {
+            NoseFit fit = NoseFit.of(n, core, placement);
+            return fit.gaps()
+                    .map(g -> new Rect(
+                            left(fit, placement) - g.left() * 1e3,
+                            bottom(fit, placement) - g.below() * 1e3,
+                            (fit.outline().width() + g.left() + g.right()) * 1e3,
+                            (fit.outline().height() + g.above() + g.below()) * 1e3));
+        });
+        for (Placement.Mount m : placement.mounts()) {
+            double r = m.hole() * 1e3 / 2 + 6;
+            left = Math.min(left, m.x() * 1e3 - r);
+            right = Math.max(right, m.x() * 1e3 + r);
+            low = Math.min(low, m.y() * 1e3 - r);
+            high = Math.max(high, m.y() * 1e3 + r);
+        }
+        if (opening.isPresent()) {
+            left = Math.min(left, opening.get().left());
+            right = Math.max(right, opening.get().right());
+            low = Math.min(low, opening.get().bottom());
+            high = Math.max(high, opening.get().top());
+        }
+        double width = Math.max(right - left, BAR + 10) + 2 * MARGIN;
+        double height = high - low + 2 * MARGIN + FOOT;
+        double ox = width / 2 - (left + right) / 2;
+        double oy = MARGIN + FOOT - low;
+        List<Shape> s = new ArrayList<>();
+        rectangle(s, Layer.OUTLINE, ox - w / 2, oy - h / 2, w, h);
+        double fin = core.width() * 1e3;
+        double finHigh = core.height() * 1e3;
+        rectangle(s, Layer.INSIDE, ox - fin / 2, oy - finHigh / 2, fin, finHigh);
+        cross(s, Layer.INSIDE, ox, oy, 10);
+        ports(s, core, ox, oy);
+        for (Placement.Mount m : placement.mounts()) {
+            double x = ox + m.x() * 1e3;
+            double y = oy + m.y() * 1e3;
+            s.add(new Circle(Layer.HOLE, x, y, m.hole() * 1e3));
+            cross(s, Layer.HOLE, x, y, m.hole() * 1e3 / 2 + 4);
+            s.add(new Word(
+                    Layer.NOTE, x + m.hole() * 500 + 2, y + 2, 3, String.format(Locale.ROOT, "%.1f", m.hole() * 1e3)));
+        }
+        opening.ifPresent(o -> rectangle(s, Layer.SHROUD, ox + o.left(), oy + o.bottom(), o.width(), o.height()));
+        bar(s, (width - BAR) / 2, MARGIN + 8);
+        s.add(new Word(
+                Layer.NOTE,
+                (width - BAR) / 2,
+                MARGIN + 21,
+                4,
+                String.format(Locale.ROOT, "%s: core %.0f x %.0f mm outside, seen from the front", name, w, h)));
+        s.add(
+                new Word(
+                        Layer.NOTE,
+                        (width - BAR) / 2,
+                        MARGIN,
+                        3,
+                        "Print at 100 %, not fitted to the page. The bar has to measure 300 mm; measure it before anything is cut."));
+        return new Template(width, height, List.copyOf(s));
+    }
+
+    private static double left(NoseFit fit, Placement p) {
+        return (fit.outline().left() - p.x()) * 1e3;
+    }
+
+    private static double bottom(NoseFit fit, Placement p) {
+        return (fit.outline().bottom() - p.y()) * 1e3;
+    }
+
+    private static void ports(List<Shape> s, Core core, double ox, double oy) {
+        double bore = core.detail().portBore() * 1e3;
+        double tank = (core.outsideWidth() - core.width()) * 500;
+        double x = core.width() * 500 + tank / 2;
+        double edge = core.outsideHeight() * 500 - tank / 2;
+        double top = core.ports() == Ports.DOWN ? -edge : edge;
+        double other = core.ports() == Ports.SIDE ? -edge : top;
+        if (core.passes() == 2) {
+            s.add(new Circle(Layer.INSIDE, ox - x, oy + edge, bore));
+            s.add(new Circle(Layer.INSIDE, ox - x, oy - edge, bore));
+        } else {
+            s.add(new Circle(Layer.INSIDE, ox - x, oy + other, bore));
+            s.add(new Circle(Layer.INSIDE, ox + x, oy + top, bore));
+        }
+    }
+
+    private static void rectangle(List<Shape> s, Layer layer, double x, double y, double w, double h) {
+        s.add(new Line(layer, x, y, x + w, y));
+        s.add(new Line(layer, x + w, y, x + w, y + h));
+        s.add(new Line(layer, x + w, y + h, x, y + h));
+        s.add(new Line(layer, x, y + h, x, y));
+    }
+
+    private static void cross(List<Shape> s, Layer layer, double x, double y, double arm) {
+        s.add(new Line(layer, x - arm, y, x + arm, y));
+        s.add(new Line(layer, x, y - arm, x, y + arm));
+    }
+
+    private static void bar(List<Shape> s, double x, double y) {
+        s.add(new Line(Layer.NOTE, x, y, x + BAR, y));
+        for (double at = 0; at <= BAR + 1e-9; at += MARK) {
+            boolean hundred = Math.round(at) % 100 == 0;
+            s.add(new Line(Layer.NOTE, x + at, y, x + at, y + (hundred ? 1.6 : 1) * MARK_HEIGHT));
+            if (hundred) {
+                s.add(new Word(Layer.NOTE, x + at + 1, y - 4, 3, String.format(Locale.ROOT, "%.0f", at)));
+            }
+        }
+    }
+}

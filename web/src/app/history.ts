@@ -1,0 +1,91 @@
+import { useCallback, useState } from 'react';
+import { sameDocument } from './sameDocument';
+
+export type What = 'car' | 'duty' | 'design';
+
+/** One change of one document. */
+export interface Step {
+  readonly what: What;
+  readonly id: string;
+  readonly before: unknown;
+  readonly after: unknown;
+  readonly at: number;
+}
+
+export interface History {
+  readonly past: readonly Step[];
+  readonly future: readonly Step[];
+}
+
+const MOST = 80;
+const LONGEST = 400_000;
+/** Changes of one document that follow each other this closely are one: a drag, a held key. */
+const ONE_GESTURE_MS = 700;
+
+/** A change put on top of what was done; what had been undone before it is gone. */
+export function recorded(history: History, step: Step): History {
+  const last = history.past[history.past.length - 1];
+  const goesOn = last && last.what === step.what && last.id === step.id && step.at - last.at < ONE_GESTURE_MS;
+  const past = goesOn
+    ? [...history.past.slice(0, -1), { ...step, before: last.before }]
+    : [...history.past, step].slice(-MOST);
+  return { past: past.filter((s) => !sameDocument(s.before, s.after)), future: [] };
+}
+
+/** A change made now. */
+export function stepNow(step: Omit<Step, 'at'>): Step {
+  return { ...step, at: Date.now() };
+}
+
+/** The last step of the documents that are open, taken from one side and put on the other. */
+export function moved(
+  history: History,
+  back: boolean,
+  open: Record<What, string>,
+): { history: History; step: Step } | undefined {
+  const from = back ? history.past : history.future;
+  for (let i = from.length - 1; i >= 0; i--) {
+    const step = from[i] as Step;
+    if (open[step.what] === step.id) {
+      const rest = from.filter((_, j) => j !== i);
+      // A later change must not flow into one that was undone.
+      const settled = { ...step, at: 0 };
+      return {
+        step,
+        history: back
+          ? { past: rest, future: [...history.future, settled] }
+          : { past: [...history.past, settled], future: rest },
+      };
+    }
+  }
+  return undefined;
+}
+
+/** What was done to a car and its duties and designs, kept across reloads. */
+export function useHistory(carId: string) {
+  const key = `isotherm.history:${carId}`;
+  const [history, setHistory] = useState<History>(() => {
+    try {
+      return JSON.parse(localStorage.getItem(key) ?? '') as History;
+    } catch {
+      return { past: [], future: [] };
+    }
+  });
+  const keep = useCallback(
+    (next: History) => {
+      setHistory(next);
+      let kept = next;
+      while (JSON.stringify(kept).length > LONGEST && kept.past.length > 1) {
+        kept = { ...kept, past: kept.past.slice(Math.ceil(kept.past.length / 2)) };
+      }
+      try {
+        localStorage.setItem(key, JSON.stringify(kept));
+      } catch {
+        // A full store only shortens how far back one can go.
+        localStorage.removeItem(key);
+      }
+    },
+    [key],
+  );
+  return { history, keep };
+}

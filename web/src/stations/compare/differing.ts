@@ -1,0 +1,79 @@
+import type { Quantity } from '../../units/units';
+
+/** A field in which designs differ. */
+export interface Difference {
+  readonly path: string;
+  readonly label: string;
+  readonly quantity?: Quantity;
+  readonly suffix?: string;
+  readonly values: readonly unknown[];
+}
+
+/** The units that end a field's name. */
+const ENDINGS: readonly (readonly [string, Quantity | undefined, string])[] = [
+  ['Cm2', 'area', ''],
+  ['Mm', 'length', ''],
+  ['Percent', undefined, '%'],
+  ['Kmh', 'speed', ''],
+  ['M3PerS', undefined, 'm³/s'],
+  ['Deg', undefined, '°'],
+  ['Pa', undefined, 'Pa'],
+  ['C', 'temperature', ''],
+  ['L', 'volume', ''],
+  ['M', undefined, 'm'],
+];
+
+/** Words for the groups of a design. */
+const GROUPS: Record<string, string> = {
+  cooler: '',
+  thermostat: 'thermostat',
+  feed: 'feed hose',
+  back: 'return hose',
+  fan: 'fan',
+  placement: 'position',
+  detail: 'inside the core',
+  measured: 'measured pressure',
+  oil: 'oil',
+};
+
+function flat(value: unknown, path: string, into: Map<string, unknown>): void {
+  if (Array.isArray(value)) {
+    into.set(path, `${value.length} given`);
+  } else if (value !== null && typeof value === 'object') {
+    Object.entries(value).forEach(([k, v]) => flat(v, path ? `${path}/${k}` : k, into));
+  } else if (value !== undefined && value !== null) {
+    into.set(path, value);
+  }
+}
+
+function words(name: string): string {
+  return name.replace(/([a-z])([A-Z0-9])/g, '$1 $2').toLowerCase();
+}
+
+/** The fields in which documents differ, by their paths, with words and units taken from their names. */
+export function differing(documents: readonly object[]): Difference[] {
+  const maps = documents.map((d) => {
+    const map = new Map<string, unknown>();
+    flat(d, '', map);
+    map.delete('name');
+    return map;
+  });
+  const paths = [...new Set(maps.flatMap((m) => [...m.keys()]))];
+  return paths
+    .filter((p) => new Set(maps.map((m) => JSON.stringify(m.get(p)))).size > 1)
+    .map((path) => {
+      const parts = path.split('/');
+      const field = parts[parts.length - 1] ?? '';
+      const ending = ENDINGS.find(([e]) => field.endsWith(e) && field.length > e.length);
+      const bare = ending ? field.slice(0, -ending[0].length) : field;
+      const groups = parts.slice(0, -1).map((g) => GROUPS[g] ?? words(g));
+      const label = [...groups.filter(Boolean), words(bare)].join(', ');
+      return {
+        path,
+        label: label.charAt(0).toUpperCase() + label.slice(1),
+        ...(ending?.[1] ? { quantity: ending[1] } : {}),
+        ...(ending?.[2] ? { suffix: ending[2] } : {}),
+        values: maps.map((m) => m.get(path)),
+      };
+    });
+}

@@ -1,0 +1,377 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { ApiError, call, range, send, type CoolerDocument, type Schemas } from '../../api/client';
+import { usePreferences } from '../../app/preferences';
+import { useBench } from '../../app/workbench';
+import { DocumentNumber } from '../../kit/fields';
+import { Button, Muted, Pick, QuantityField, Row, Sheet, TextEntry } from '../../kit/kit';
+import { Fields, FigureTable } from '../../kit/layout';
+import { useCooler } from './coolerFields';
+
+type Part = Schemas['CorePartDocument'];
+type Entry = Schemas['Entry'];
+
+export function useCatalogue() {
+  return useQuery({
+    queryKey: ['catalogue', 'cores'],
+    queryFn: () => call<Entry[]>('GET', '/catalogue/cores'),
+    staleTime: Infinity,
+  });
+}
+
+/** Whether a part is the core that a design has. */
+function isCore(part: Part, c: CoolerDocument): boolean {
+  return (
+    part.construction === c.construction &&
+    part.rows === c.rows &&
+    part.widthMm === c.widthMm &&
+    part.depthMm === c.depthMm &&
+    part.passes === c.passes
+  );
+}
+
+const words = (part: Part) => `${part.rows} × ${part.widthMm} mm, ${part.maker} ${part.number}`;
+
+/** What the present core costs: the cheapest part that is this core, and its price per kilowatt. */
+export function PriceOfCore() {
+  const { cooler } = useCooler();
+  const { outcome } = useBench();
+  const catalogue = useCatalogue();
+  const found = (catalogue.data ?? [])
+    .filter((e) => cooler && isCore(e.part, cooler))
+    .sort((a, b) => a.part.price - b.part.price)[0];
+  if (!found || !outcome?.core) {
+    return <Muted>Not a part of the catalogue: no price.</Muted>;
+  }
+  return (
+    <Muted>
+      {found.part.maker} {found.part.number}: {found.part.price.toFixed(0)}, or{' '}
+      {(found.part.price / Math.max(outcome.core.heatKw, 0.1)).toFixed(0)} per kW.
+    </Muted>
+  );
+}
+
+/** Cores to buy: the shipped ones, own entries, and a price list. */
+export function Catalogue({ onClose }: { onClose: () => void }) {
+  const { cooler, set } = useCooler();
+  const { show } = usePreferences();
+  const catalogue = useCatalogue();
+  const client = useQueryClient();
+  const [maker, setMaker] = useState('all');
+  const [adding, setAdding] = useState(false);
+  const [list, setList] = useState<{ text: string; told: Schemas['Imported'] }>();
+  const [problem, setProblem] = useState<string>();
+  const file = useRef<HTMLInputElement>(null);
+  const again = () => client.invalidateQueries({ queryKey: ['catalogue', 'cores'] });
+  const tell = (e: unknown) =>
+    setProblem(
+      e instanceof ApiError && e.problems.length > 0
+        ? e.problems.map((p) => `${p.path.slice(1)} ${p.message}`).join('; ')
+        : e instanceof Error
+          ? e.message
+          : String(e),
+    );
+  const read = async (chosen: File) => {
+    setProblem(undefined);
+    try {
+      const text = await chosen.text();
+      setList({
+        text,
+        told: await send<Schemas['Imported']>('/catalogue/cores/import', text, 'text/plain;charset=utf-8'),
+      });
+    } catch (e) {
+      tell(e);
+    }
+  };
+  const keep = async () => {
+    if (list) {
+      try {
+        await send('/catalogue/cores/import?keep=true', list.text, 'text/plain;charset=utf-8');
+        setList(undefined);
+        await again();
+      } catch (e) {
+        tell(e);
+      }
+    }
+  };
+  const remove = async (e: Entry) => {
+    try {
+      await call('DELETE', `/catalogue/cores/${e.id}`, undefined, { headers: { 'If-Match': `"${e.version}"` } });
+      await again();
+    } catch (x) {
+      tell(x);
+    }
+  };
+  const take = (p: Part) => {
+    set({
+      construction: p.construction,
+      rows: p.rows,
+      widthMm: p.widthMm,
+      depthMm: p.depthMm,
+      passes: p.passes,
+      detail: p.detail,
+    });
+    onClose();
+  };
+  const entries = catalogue.data ?? [];
+  const makers = [...new Set(entries.map((e) => e.part.maker))];
+  const shown = entries.filter((e) => maker === 'all' || e.part.maker === maker);
+  return (
+    <Sheet title="Cores to buy" onClose={onClose} widest="860px">
+      <Row>
+        <div style={{ minWidth: 200 }}>
+          <Pick
+            label="Maker"
+            value={maker}
+            options={[{ id: 'all', name: 'All makers' }, ...makers.map((m) => ({ id: m, name: m }))]}
+            onChange={setMaker}
+          />
+        </div>
+        <Button onPress={() => setAdding((a) => !a)}>Own entry…</Button>
+        <Button onPress={() => file.current?.click()}>Bring in a price list…</Button>
+        <input
+          ref={file}
+          type="file"
+          aria-label="Price list"
+          accept=".csv,.txt,.tsv"
+          hidden
+          onChange={(e) => {
+            const chosen = e.target.files?.[0];
+            e.target.value = '';
+            if (chosen) {
+              void read(chosen);
+            }
+          }}
+        />
+      </Row>
+      {problem && <p role="alert">▲ {problem}</p>}
+      {list && (
+        <div>
+          <p style={{ margin: '0 0 8px' }}>
+            {list.told.added} new, {list.told.changed} changed, {list.told.same} as before
+            {list.told.refused.length > 0 && `, ${list.told.refused.length} cannot be taken`}.
+          </p>
+          <ul style={{ margin: '0 0 8px', paddingLeft: 20 }}>
+            {list.told.refused.slice(0, 12).map((r) => (
+              <li key={r.line}>
+                Line {r.line}: {r.reason}
+              </li>
+            ))}
+          </ul>
+          <Row>
+            <Button onPress={() => void keep()} isDisabled={list.told.added + list.told.changed === 0}>
+              Keep the list
+            </Button>
+            <Button onPress={() => setList(undefined)}>Leave it</Button>
+          </Row>
+        </div>
+      )}
+      {adding && (
+        <OwnEntry
+          onDone={async (part) => {
+            try {
+              setProblem(undefined);
+              await call('POST', '/catalogue/cores', part);
+              setAdding(false);
+              await again();
+            } catch (e) {
+              tell(e);
+            }
+          }}
+        />
+      )}
+      <div style={{ maxHeight: '46vh', overflow: 'auto' }} tabIndex={0} role="region" aria-label="List of cores">
+        <FigureTable aria-label="Cores">
+          <thead>
+            <tr>
+              <th scope="col">Core</th>
+              <th scope="col">Made</th>
+              <th scope="col">Outside width</th>
+              <th scope="col">Price</th>
+              <td />
+            </tr>
+          </thead>
+          <tbody>
+            {shown.map((e) => (
+              <tr
+                key={`${e.part.maker} ${e.part.number}`}
+                aria-current={cooler !== undefined && isCore(e.part, cooler)}
+              >
+                <th scope="row">{words(e.part)}</th>
+                <td>{e.part.construction.toLowerCase().replaceAll('_', ' ')}</td>
+                <td>{show(e.part.widthMm + 2 * (e.part.detail?.tankMm ?? 20), 'length')}</td>
+                <td>{e.part.price.toFixed(0)}</td>
+                <td>
+                  <Row style={{ justifyContent: 'flex-end', flexWrap: 'nowrap' }}>
+                    {e.id && (
+                      <Button aria-label={`Remove ${words(e.part)}`} onPress={() => void remove(e)}>
+                        Remove
+                      </Button>
+                    )}
+                    <Button aria-label={`Take ${words(e.part)}`} isDisabled={!cooler} onPress={() => take(e.part)}>
+                      Take it
+                    </Button>
+                  </Row>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </FigureTable>
+      </div>
+      <Row>
+        <Muted>Makers and prices that ship with Isotherm are invented.</Muted>
+        <Button onPress={onClose}>Close</Button>
+      </Row>
+    </Sheet>
+  );
+}
+
+function OwnEntry({ onDone }: { onDone: (part: Part) => Promise<void> }) {
+  const { cooler } = useCooler();
+  const [part, setPart] = useState<Part>({
+    maker: 'Own entry',
+    number: 'Core 1',
+    construction: cooler?.construction ?? 'STACKED_PLATE',
+    rows: cooler?.rows ?? 13,
+    widthMm: cooler?.widthMm ?? 280,
+    depthMm: cooler?.depthMm ?? 50,
+    passes: cooler?.passes ?? 1,
+    price: 100,
+  });
+  const [outside, setOutside] = useState(part.widthMm + 40);
+  const put = (change: Partial<Part>) => setPart((p) => ({ ...p, ...change }));
+  return (
+    <section aria-label="Own entry">
+      <Fields style={{ gridTemplateColumns: 'repeat(auto-fill, minmax(150px, 1fr))' }}>
+        <TextEntry label="Maker" longest={60} value={part.maker} onChange={(maker) => put({ maker })} />
+        <TextEntry label="Number" longest={60} value={part.number} onChange={(number) => put({ number })} />
+        <Pick
+          label="Made as"
+          value={part.construction}
+          options={CONSTRUCTIONS}
+          onChange={(construction) => put({ construction })}
+        />
+        <DocumentNumber
+          label="Its rows"
+          schema="CorePartDocument"
+          field="rows"
+          value={part.rows}
+          step={1}
+          onChange={(rows) => put({ rows: Math.round(rows) })}
+        />
+        <DocumentNumber
+          label="Its finned width"
+          schema="CorePartDocument"
+          field="widthMm"
+          quantity="length"
+          value={part.widthMm}
+          step={10}
+          onChange={(widthMm) => put({ widthMm })}
+        />
+        <QuantityField
+          label="Outside width"
+          quantity="length"
+          value={Math.max(outside, part.widthMm)}
+          step={5}
+          min={part.widthMm}
+          max={part.widthMm + 2 * range('DetailDocument', 'tankMm').max}
+          onChange={setOutside}
+        />
+        <DocumentNumber
+          label="Its depth"
+          schema="CorePartDocument"
+          field="depthMm"
+          quantity="length"
+          value={part.depthMm}
+          step={5}
+          onChange={(depthMm) => put({ depthMm })}
+        />
+        <DocumentNumber
+          label="Its passes"
+          schema="CorePartDocument"
+          field="passes"
+          value={part.passes}
+          step={1}
+          onChange={(passes) => put({ passes: Math.round(passes) })}
+        />
+        <TextEntry
+          label="Port thread"
+          longest={40}
+          needed={false}
+          value={part.portThread ?? ''}
+          onChange={(portThread) => put({ portThread: portThread || undefined })}
+        />
+        <DocumentNumber
+          label="Price"
+          schema="CorePartDocument"
+          field="price"
+          value={part.price}
+          step={5}
+          onChange={(price) => put({ price })}
+        />
+      </Fields>
+      <Row style={{ marginTop: 10 }}>
+        <Button
+          onPress={() =>
+            void onDone(
+              Math.abs(outside - part.widthMm - 40) < 0.5
+                ? part
+                : { ...part, detail: { ...TYPICAL[part.construction], tankMm: (outside - part.widthMm) / 2 } },
+            )
+          }
+        >
+          Add it to the catalogue
+        </Button>
+      </Row>
+    </section>
+  );
+}
+
+export const CONSTRUCTIONS = [
+  { id: 'STACKED_PLATE', name: 'Stacked plate' },
+  { id: 'BAR_AND_PLATE', name: 'Bar and plate' },
+  { id: 'TUBE_AND_FIN', name: 'Tube and fin' },
+] as const;
+
+/** Inner dimensions of each construction, as the server takes them where none are given. */
+const TYPICAL: Record<Part['construction'], NonNullable<Part['detail']>> = {
+  STACKED_PLATE: {
+    rowPitchMm: 7.7,
+    oilGapMm: 2.6,
+    plateMm: 0.4,
+    finPitchMm: 1.6,
+    finThicknessMm: 0.08,
+    louvrePitchMm: 1.2,
+    louvreAngleDeg: 27,
+    turbulatorPitchMm: 1.6,
+    stripLengthMm: 3,
+    turbulatorThicknessMm: 0.2,
+    portBoreMm: 14,
+  },
+  BAR_AND_PLATE: {
+    rowPitchMm: 7.7,
+    oilGapMm: 2.7,
+    plateMm: 0.6,
+    finPitchMm: 1.6,
+    finThicknessMm: 0.1,
+    louvrePitchMm: 3.2,
+    louvreAngleDeg: 0,
+    turbulatorPitchMm: 1.8,
+    stripLengthMm: 3.2,
+    turbulatorThicknessMm: 0.2,
+    portBoreMm: 14,
+  },
+  TUBE_AND_FIN: {
+    rowPitchMm: 19,
+    oilGapMm: 8.5,
+    plateMm: 0.5,
+    finPitchMm: 2,
+    finThicknessMm: 0.12,
+    louvrePitchMm: 0,
+    louvreAngleDeg: 0,
+    turbulatorPitchMm: 0,
+    stripLengthMm: 0,
+    turbulatorThicknessMm: 0,
+    portBoreMm: 14,
+  },
+};

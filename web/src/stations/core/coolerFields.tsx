@@ -1,0 +1,134 @@
+import { range, type CoolerDocument } from '../../api/client';
+import { useBench } from '../../app/workbench';
+import { DocumentNumber } from '../../kit/fields';
+import { Pick, QuantityField, Toggle } from '../../kit/kit';
+import { Fields } from '../../kit/layout';
+
+/** The design's cooler and a way to change parts of it; a part that is set to undefined goes. */
+export function useCooler() {
+  const { design, changeDesign } = useBench();
+  const cooler = design.cooler;
+  const set = (change: Partial<CoolerDocument>) => {
+    if (cooler) {
+      const next = Object.fromEntries(
+        Object.entries({ ...cooler, ...change }).filter(([, v]) => v !== undefined),
+      ) as unknown as CoolerDocument;
+      changeDesign({ ...design, cooler: next });
+    }
+  };
+  return { cooler, set };
+}
+
+const FAN = { stallPa: 220, freeFlowM3PerS: 0.35, onC: 98, offC: 90 };
+
+/** The core's own thermo-switched fan. */
+export function FanFields() {
+  const { cooler, set } = useCooler();
+  if (!cooler) {
+    return null;
+  }
+  const fan = cooler.fan;
+  return (
+    <Fields>
+      <Toggle label="Fan" value={fan !== undefined} onChange={(on) => set({ fan: on ? FAN : undefined })} />
+      {fan && (
+        <>
+          <DocumentNumber
+            label="Fan flow"
+            schema="FanDocument"
+            field="freeFlowM3PerS"
+            suffix="m³/s"
+            digits={2}
+            value={fan.freeFlowM3PerS}
+            step={0.05}
+            onChange={(freeFlowM3PerS) => set({ fan: { ...fan, freeFlowM3PerS } })}
+          />
+          <QuantityField
+            label="Fan on at"
+            quantity="temperature"
+            value={fan.onC}
+            step={1}
+            min={Math.max(range('FanDocument', 'onC').min, fan.offC + 1)}
+            max={range('FanDocument', 'onC').max}
+            onChange={(onC) => set({ fan: { ...fan, onC } })}
+          />
+          <QuantityField
+            label="Fan off at"
+            quantity="temperature"
+            value={fan.offC}
+            step={1}
+            min={range('FanDocument', 'offC').min}
+            max={Math.min(range('FanDocument', 'offC').max, fan.onC - 1)}
+            onChange={(offC) => set({ fan: { ...fan, offC } })}
+          />
+        </>
+      )}
+    </Fields>
+  );
+}
+
+const THERMOSTAT = { opensC: 85 };
+
+/** The oil thermostat: where it sits, when it opens, or none. */
+export function ThermostatFields() {
+  const { cooler, set } = useCooler();
+  if (!cooler) {
+    return null;
+  }
+  const t = cooler.thermostat;
+  const full = t ? (t.fullC ?? t.opensC + 11) : 0;
+  return (
+    <Fields>
+      <Toggle
+        label="Thermostat"
+        value={t !== undefined}
+        onChange={(on) => set({ thermostat: on ? THERMOSTAT : undefined })}
+      />
+      {t && (
+        <>
+          <Pick
+            label="It sits"
+            value={t.site ?? 'PLATE'}
+            options={[
+              { id: 'PLATE', name: 'In the plate' },
+              { id: 'HOUSING', name: 'In the filter housing' },
+              { id: 'IN_LINE', name: 'In line' },
+            ]}
+            onChange={(site) => set({ thermostat: { ...t, site } })}
+          />
+          <DocumentNumber
+            label="Thermostat opens"
+            schema="ThermostatDocument"
+            field="opensC"
+            quantity="temperature"
+            value={t.opensC}
+            step={1}
+            onChange={(opensC) =>
+              set({
+                thermostat: { ...t, opensC, ...(t.fullC === undefined ? {} : { fullC: opensC + (full - t.opensC) }) },
+              })
+            }
+          />
+          <QuantityField
+            label="Full open at"
+            quantity="temperature"
+            value={full}
+            step={1}
+            min={t.opensC + 1}
+            max={range('ThermostatDocument', 'fullC').max}
+            onChange={(fullC) => set({ thermostat: { ...t, fullC } })}
+          />
+          <DocumentNumber
+            label="Passes when shut"
+            schema="ThermostatDocument"
+            field="leakPercent"
+            suffix="%"
+            value={t.leakPercent ?? 5}
+            step={1}
+            onChange={(leakPercent) => set({ thermostat: { ...t, leakPercent } })}
+          />
+        </>
+      )}
+    </Fields>
+  );
+}
