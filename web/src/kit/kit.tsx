@@ -609,9 +609,10 @@ const FoldLook = styled.details`
     content: '▾';
   }
   & > summary > span {
-    flex: 1;
+    flex: 1 0 auto;
   }
   & > summary > small {
+    min-width: 0;
     font-weight: 400;
     font-size: 13px;
     color: ${(p) => p.theme.soft};

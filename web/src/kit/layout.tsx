@@ -5,7 +5,7 @@ export const Fields = styled.div`
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 10px 12px;
-  align-items: start;
+  align-items: end;
 `;
 
 /** Figures to compare: names on the left, numbers in columns on the right, the present choice in bold. */

@@ -58,7 +58,7 @@ interface Props {
   /** The part or opening whose dimensions are numbered. */
   readonly marked: (Rect & { readonly frontMm?: number; readonly depthMm?: number }) | undefined;
   readonly onMove: (to: Position) => void;
-  readonly height: number;
+  readonly mostHeight: number;
 }
 
 const GAP = 34;
@@ -66,20 +66,23 @@ const FOOT = 18;
 const TOP = 18;
 
 /** The nose to scale, from the front and as a section from the side, with the core in it to be moved. */
-export function NosePicture({ nose, at, fit, airMPerS, marked, onMove, height }: Props) {
+export function NosePicture({ nose, at, fit, airMPerS, marked, onMove, mostHeight }: Props) {
   const theme = useTheme();
   const { show } = usePreferences();
   const [ref, width] = useWidth();
   const dragging = useRef<{ view: 'front' | 'side'; dx: number; dy: number }>(undefined);
   const rects: Rect[] = [...nose.openings, ...nose.parts];
-  const half = Math.max(450, ...rects.map((r) => Math.max(-r.leftMm, r.leftMm + r.widthMm))) * 1.03;
+  // As wide as what matters for the air; a beam may run out of the picture.
+  const wanted = [...nose.openings, ...nose.parts.filter((p) => p.kind !== 'BEAM'), ...(fit ? [fit.outline] : [])];
+  const half = Math.max(300, ...wanted.map((r) => Math.max(-r.leftMm, r.leftMm + r.widthMm))) * 1.06;
   const top = Math.max(600, ...rects.map((r) => r.bottomMm + r.heightMm)) + 30;
   const deep = Math.max(420, ...nose.parts.map((p) => p.frontMm + p.depthMm), (at?.zMm ?? 0) + 120) + 30;
   const ahead = 60;
-  const scale = Math.min((width - GAP) / (2 * half + deep + ahead), (height - FOOT - TOP) / top);
+  const scale = Math.min((width - GAP) / (2 * half + deep + ahead), (mostHeight - FOOT - TOP) / top);
   const used = (2 * half + deep + ahead) * scale + GAP;
   const left = Math.max(0, (width - used) / 2);
   const ground = TOP + top * scale;
+  const height = ground + FOOT;
   const fx = scaleLinear([-half, half], [left, left + 2 * half * scale]);
   const fy = scaleLinear([0, top], [ground, ground - top * scale]);
   const sideLeft = left + 2 * half * scale + GAP;
@@ -154,6 +157,9 @@ export function NosePicture({ nose, at, fit, airMPerS, marked, onMove, height }:
         onPointerCancel={() => (dragging.current = undefined)}
       >
         <defs>
+          <clipPath id="nose-front">
+            <rect x={fx(-half)} y={0} width={2 * half * scale} height={height} />
+          </clipPath>
           <pattern id="solid" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
             <line y2="6" stroke={theme.line} strokeWidth="1.4" />
           </pattern>
@@ -208,6 +214,7 @@ export function NosePicture({ nose, at, fit, airMPerS, marked, onMove, height }:
           <g key={p.name}>
             <rect
               {...front(p)}
+              clipPath="url(#nose-front)"
               fill={solid(p.kind) ? 'url(#solid)' : 'none'}
               stroke={theme.line}
               strokeDasharray={solid(p.kind) ? undefined : '4 3'}
@@ -277,7 +284,7 @@ export function NosePicture({ nose, at, fit, airMPerS, marked, onMove, height }:
         )}
         {marked && <Dimensions rect={marked} front={front(marked)} z={sz} y={fy} ink={theme.ink} paper={theme.paper} />}
         <text x={fx(half)} y={ground + 14} textAnchor="end">
-          car {show(2 * half, 'length')} wide here
+          {show(2 * half, 'length')} across
         </text>
         <text x={sz(nose.crushMm / 2)} y={ground + 14} textAnchor="middle">
           crushes

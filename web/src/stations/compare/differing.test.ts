@@ -6,18 +6,21 @@ describe('differing', () => {
   const b = { name: 'B', cooler: { rows: 19, widthMm: 210, mesh: true } };
 
   it('holds only what is not the same in all', () => {
-    expect(differing([a, b]).map((d) => d.path)).toEqual(['cooler/rows', 'cooler/thermostat/opensC', 'cooler/mesh']);
+    expect(differing([a, b]).map((d) => d.path)).toEqual(['cooler/thermostat', 'cooler/rows', 'cooler/mesh']);
     expect(differing([a, { ...a, name: 'C' }])).toEqual([]);
   });
 
   it('has words and units from the names, and leaves open what is missing', () => {
-    const opens = differing([a, b])[1];
+    const later = { ...a, cooler: { ...a.cooler, thermostat: { opensC: 95, fullC: 104 } } };
+    const [opens, full] = differing([a, later]);
     expect(opens?.label).toBe('Thermostat, opens');
     expect(opens?.quantity).toBe('temperature');
-    expect(opens?.values).toEqual([90, undefined]);
+    expect(opens?.values).toEqual([90, 95]);
+    expect(full?.values).toEqual([undefined, 104]);
   });
 
   it('compares a cooler with none', () => {
-    expect(differing([a, { name: 'none' }]).length).toBe(4);
+    expect(differing([a, { name: 'none' }]).map((d) => d.values)).toEqual([['fitted', 'none']]);
+    expect(differing([a, b, { name: 'none' }]).map((d) => d.path)).toEqual(['cooler', 'cooler/rows', 'cooler/mesh']);
   });
 });

@@ -46,6 +46,16 @@ function flat(value: unknown, path: string, into: Map<string, unknown>): void {
   }
 }
 
+/** The groups in which a path lies, outermost first. */
+function ancestors(path: string): string[] {
+  const parts = path.split('/');
+  return parts.slice(0, -1).map((_, i) => parts.slice(0, i + 1).join('/'));
+}
+
+function has(map: Map<string, unknown>, group: string): boolean {
+  return [...map.keys()].some((k) => k.startsWith(`${group}/`));
+}
+
 function words(name: string): string {
   return name.replace(/([a-z])([A-Z0-9])/g, '$1 $2').toLowerCase();
 }
@@ -59,8 +69,21 @@ export function differing(documents: readonly object[]): Difference[] {
     return map;
   });
   const paths = [...new Set(maps.flatMap((m) => [...m.keys()]))];
+  // A part that some do not have at all differs as a whole; inside it only those are compared that have it.
+  const groups = [...new Set(paths.flatMap((p) => ancestors(p)))].filter((g) => !maps.every((m) => has(m, g)));
+  const lacking = (p: string) => ancestors(p).filter((g) => groups.includes(g));
+  groups
+    .filter((g) => !ancestors(g).some((outer) => groups.includes(outer)))
+    .forEach((g) => {
+      maps.forEach((m) => m.set(g, has(m, g) ? 'fitted' : 'none'));
+      paths.unshift(g);
+    });
   return paths
-    .filter((p) => new Set(maps.map((m) => JSON.stringify(m.get(p)))).size > 1)
+    .filter((p) => {
+      const compared =
+        lacking(p).length > 0 ? maps.filter((m) => lacking(p).every((g) => m.get(g) !== 'none' && has(m, g))) : maps;
+      return new Set(compared.map((m) => JSON.stringify(m.get(p)))).size > 1;
+    })
     .map((path) => {
       const parts = path.split('/');
       const field = parts[parts.length - 1] ?? '';

@@ -38,10 +38,10 @@ export function ColdRoad({ outcome, height }: { outcome: OutcomeDocument; height
         aria-label={`Cold road: oil ends at ${show(road.oilC, 'temperature')}; to where it may be loaded ${reaches}`}
       >
         <text x={0} y={12} className="strong">
-          Cold road, 80 km/h at 8 °C
+          Cold road, {show(80, 'speed')}, {show(8, 'temperature')}
         </text>
         <text x={0} y={27}>
-          loadable after {reaches}; ends at {show(road.oilC, 'temperature')}
+          loadable after {reaches}
         </text>
         {[LOADED_C, DRY_C].map((c) => (
           <g key={c}>
@@ -59,8 +59,11 @@ export function ColdRoad({ outcome, height }: { outcome: OutcomeDocument; height
         <text x={width - 6} y={height - 6} textAnchor="end">
           {Math.round(end / 60)} min
         </text>
+        <text x={width - 6} y={y(road.oilC) + 22} textAnchor="end" className="strong halo">
+          {show(road.oilC, 'temperature')}
+        </text>
         <text x={(LEFT + width) / 2} y={height - 6} textAnchor="middle">
-          – – without a cooler
+          – – no cooler
         </text>
       </svg>
     </Picture>

@@ -35,7 +35,7 @@ const Figures = styled.dl`
 /** The hot session, and beside it the cold road. */
 const Beside = styled.div`
   display: grid;
-  grid-template-columns: minmax(0, 2fr) minmax(0, 1fr);
+  grid-template-columns: minmax(0, 1.65fr) minmax(0, 1fr);
   gap: 14px;
 `;
 
@@ -123,10 +123,7 @@ export function CoreStation() {
           </Fields>
           <ThermostatFields />
           <div>
-            <Fold
-              name="Construction and finish"
-              short={CONSTRUCTIONS.find((c) => c.id === cooler.construction)?.name ?? ''}
-            >
+            <Fold name="Make and finish" short={CONSTRUCTIONS.find((c) => c.id === cooler.construction)?.name ?? ''}>
               <Fields>
                 <Pick
                   label="Construction"
@@ -210,7 +207,7 @@ export function CoreStation() {
               </Fields>
               <FanFields />
             </Fold>
-            <Fold name="Oil and factory exchanger" short={design.oil?.grade ?? `${car.oil.grade}, as in the car`}>
+            <Fold name="Oil, exchanger" short={design.oil?.grade ?? `${car.oil.grade}, as in the car`}>
               <Pick
                 label="Oil of this design"
                 value={design.oil?.grade ?? 'car'}

@@ -311,8 +311,8 @@ export function DriveEditor() {
           height={190}
         />
         {stretch && (
-          <Row>
-            <div style={{ width: 150 }}>
+          <Row style={{ alignItems: 'end' }}>
+            <div style={{ width: 136 }}>
               <DocumentNumber
                 label={`Speed at point ${(at % stretches.length) + 1}`}
                 schema="StretchDocument"
@@ -323,7 +323,7 @@ export function DriveEditor() {
                 onChange={(v) => set(moveLapNode(stretches, at, nodes[at]?.x ?? 0, v))}
               />
             </div>
-            <div style={{ width: 150 }}>
+            <div style={{ width: 136 }}>
               <DocumentNumber
                 label="Length from there"
                 schema="StretchDocument"
@@ -335,8 +335,12 @@ export function DriveEditor() {
               />
             </div>
             <Button onPress={() => set(splitStretch(stretches, at % stretches.length))}>Split it</Button>
-            <Button isDisabled={stretches.length < 2} onPress={() => set(removeLapNode(stretches, at))}>
-              Take this point out
+            <Button
+              aria-label="Take this point out"
+              isDisabled={stretches.length < 2}
+              onPress={() => set(removeLapNode(stretches, at))}
+            >
+              Take it out
             </Button>
           </Row>
         )}
@@ -366,8 +370,8 @@ export function DriveEditor() {
           height={190}
         />
         {slope && (
-          <Row>
-            <div style={{ width: 150 }}>
+          <Row style={{ alignItems: 'end' }}>
+            <div style={{ width: 136 }}>
               <DocumentNumber
                 label={`Length of slope ${at}`}
                 schema="SlopeDocument"
@@ -378,7 +382,7 @@ export function DriveEditor() {
                 onChange={(lengthM) => change({ lengthM })}
               />
             </div>
-            <div style={{ width: 150 }}>
+            <div style={{ width: 136 }}>
               <DocumentNumber
                 label={`Grade of slope ${at}`}
                 schema="SlopeDocument"
@@ -405,8 +409,12 @@ export function DriveEditor() {
             >
               Split it
             </Button>
-            <Button isDisabled={slopes.length < 2} onPress={() => set(slopes.filter((_, i) => i !== at - 1))}>
-              Take this slope out
+            <Button
+              aria-label="Take this slope out"
+              isDisabled={slopes.length < 2}
+              onPress={() => set(slopes.filter((_, i) => i !== at - 1))}
+            >
+              Take it out
             </Button>
           </Row>
         )}

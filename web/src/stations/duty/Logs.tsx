@@ -264,8 +264,11 @@ function LogRow(props: {
 
 const Columns = styled.div`
   display: grid;
-  grid-template-columns: minmax(120px, 1fr) minmax(150px, 190px) 96px;
+  grid-template-columns: repeat(2, minmax(80px, 1fr) minmax(140px, 180px) 92px);
   gap: 6px 10px;
+  @media (max-width: 900px) {
+    grid-template-columns: minmax(80px, 1fr) minmax(140px, 180px) 92px;
+  }
   align-items: center;
 `;
 

@@ -320,7 +320,7 @@ function Placed() {
               airMPerS={core?.faceSpeedMPerS ?? 0}
               marked={measuring ? nose[marked.list][marked.index] : undefined}
               onMove={(to) => placement && move({ ...placement, ...snap(to) })}
-              height={330}
+              mostHeight={330}
             />
           )}
           {error && <p role="alert">▲ {error.message}</p>}

@@ -33,8 +33,10 @@ public record LogDuty(
         implements Duty {
     /** A longer pause between two rows is a gap, s. */
     public static final double GAP = 5;
-    /** Speed is smoothed over this before it is differentiated, s: loggers round it. */
-    private static final double SMOOTHING = 1.0;
+    /** Speed is differentiated over this to both sides, s: loggers round it. */
+    private static final double SMOOTHING = 0.4;
+    /** Looks at each cell, so that its throttle and its braking do not cancel. */
+    private static final int PARTS = 4;
     /** Heights are compared over this to both sides, s. */
     private static final double GRADE_WINDOW = 5;
     /** A shorter way than this says nothing about the gradient, m. */
@@ -92,16 +94,22 @@ public record LogDuty(
         double[] r = new double[n];
         double[] p = new double[n];
         for (int i = 0; i < n; i++) {
-            double t = time[0] + (i + 0.5) * cell;
-            v[i] = Math.max(0, at(speed, t));
-            double acceleration = (at(speed, t + SMOOTHING) - at(speed, t - SMOOTHING)) / (2 * SMOOTHING);
-            p[i] = brakePower.length > 0
-                    ? Math.max(0, at(brakePower, t))
-                    : Math.min(
-                            engine.power(),
-                            vehicle.brakePower(
-                                    v[i], acceleration, grade(t), trailer.mass(), trailer.dragArea(), density));
-            r[i] = rpm.length > 0 ? Math.max(0, at(rpm, t)) : vehicle.trackRpm(v[i], engine);
+            double start = time[0] + i * cell;
+            for (int part = 0; part < PARTS; part++) {
+                double t = start + (part + 0.5) * cell / PARTS;
+                double now = Math.max(0, at(speed, t));
+                double acceleration = (at(speed, t + SMOOTHING) - at(speed, t - SMOOTHING)) / (2 * SMOOTHING);
+                // Braking asks for nothing: power is cut off at zero before it is averaged, not after.
+                double power = brakePower.length > 0
+                        ? Math.max(0, at(brakePower, t))
+                        : Math.min(
+                                engine.power(),
+                                vehicle.brakePower(
+                                        now, acceleration, grade(t), trailer.mass(), trailer.dragArea(), density));
+                v[i] += now / PARTS;
+                p[i] += power / PARTS;
+                r[i] += (rpm.length > 0 ? Math.max(0, at(rpm, t)) : vehicle.trackRpm(now, engine)) / PARTS;
+            }
         }
         List<DemandTrace.Phase> phases = new ArrayList<>();
         for (int lap = 0; lap < lapStarts.length; lap++) {

@@ -38,6 +38,9 @@ public final class LogFit {
     /** A standard error above this share of the prior's means that the log added little. */
     private static final double LITTLE_LEARNED = 0.8;
 
+    /** A factor further from 1 than this many of its prior's deviations is more likely a mistake than news. */
+    private static final double FAR = 3;
+
     private static final double STEP = 1e-3;
     private static final int MAX_EVALUATIONS = 200;
     private static final int MAX_ITERATIONS = 60;
@@ -255,6 +258,15 @@ public final class LogFit {
                 }
             }
             Estimate e = estimates.get(i);
+            if (Math.abs(Math.log(e.factor())) > FAR * e.prior()) {
+                words.add(String.format(
+                        Locale.ROOT,
+                        "%s came out at %.2f times what was assumed, far outside of what is usual: look at the log's units, the"
+                                + " sensor's place, the day's air and the design that was driven before you believe it.",
+                        e.parameter().words().substring(0, 1).toUpperCase(Locale.ROOT)
+                                + e.parameter().words().substring(1),
+                        e.factor()));
+            }
             if (e.standardError() / e.factor() > LITTLE_LEARNED * e.prior()) {
                 words.add("This log says little about " + e.parameter().words()
                         + "; its value is mostly the assumption made before.");

@@ -198,4 +198,16 @@ class LogFitTest {
         Prediction fitted = Prediction.of(r.car(), DemoCars.session(8), cooled, r.belief(), 60, 1);
         assertThat(fitted.peakHigh() - fitted.peakLow()).isGreaterThan(after.peakHigh() - after.peakLow());
     }
+
+    @Test
+    void aFactorThatNobodyWouldBelieveIsPointedOut() {
+        Made wrongUnits = made(2.5, 1.0, Design.NO_COOLER, 21);
+        assertThat(LogFit.fit(CAR, Design.NO_COOLER, wrongUnits.log(), wrongUnits.oilK(), Optional.empty())
+                        .words())
+                .anySatisfy(w -> assertThat(w).contains("far outside of what is usual"));
+        Made usual = made(1.1, 1.0, Design.NO_COOLER, 22);
+        assertThat(LogFit.fit(CAR, Design.NO_COOLER, usual.log(), usual.oilK(), Optional.empty())
+                        .words())
+                .noneSatisfy(w -> assertThat(w).contains("far outside"));
+    }
 }

@@ -146,11 +146,7 @@ public enum Channel {
      */
     public int match(String name) {
         String n = " "
-                + name.toLowerCase(Locale.ROOT)
-                        .replace('_', ' ')
-                        .replace('-', ' ')
-                        .replaceAll("\\s+", " ")
-                        .strip() + " ";
+                + name.toLowerCase(Locale.ROOT).replaceAll("[\\s_,.:/-]+", " ").strip() + " ";
         String joined = n.replace(" ", "");
         int best = 0;
         for (String w : words) {

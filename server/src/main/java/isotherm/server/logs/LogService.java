@@ -42,8 +42,10 @@ public class LogService {
     private static final int PREVIEW_ROWS = 2000;
     private static final int SHOWN_ROWS = 12;
     private static final int SHOWN_LINES = 8;
-    /** A duty is driven in cells of this length; a closer log says nothing more to it, s. */
-    private static final double DUTY_CELL = 1;
+    /** A duty holds at most this many rows a second: throttle and braking can be told apart at that pace. */
+    private static final double MOST_ROWS_PER_SECOND = 5;
+    /** A duty of a long log holds fewer. */
+    private static final int MOST_DUTY_ROWS = 12_000;
     /** A temperature that no sensor of a living car reads stands for a row without one, °C. */
     private static final double DROPPED = -999;
 
@@ -256,7 +258,10 @@ public class LogService {
             throw wrong("This log holds no road speed, without which it cannot be driven again");
         }
         double[] time = c.get(Channel.TIME);
-        double[] cells = Resampling.cells(time, DUTY_CELL);
+        double seconds = time[time.length - 1] - time[0];
+        double own = Math.max(1, (time.length - 1) / seconds);
+        double pace = Math.min(Math.min(MOST_ROWS_PER_SECOND, own), Math.max(1, MOST_DUTY_ROWS / seconds));
+        double[] cells = Resampling.cells(time, 1 / pace);
         double[] oil = mean(c, Channel.OIL, cells);
         double[] coolant = mean(c, Channel.COOLANT, cells);
         double[] laps = c.containsKey(Channel.LAP)
@@ -274,7 +279,7 @@ public class LogService {
                 null,
                 null,
                 new DutyDocument.DrivenDocument(
-                        list(cells, 1),
+                        list(cells, 2),
                         list(Resampling.bridged(mean(c, Channel.SPEED, cells)), 2),
                         column(c, Channel.RPM, cells, 0),
                         column(c, Channel.POWER, cells, 2),

@@ -98,8 +98,8 @@ class WholeRangeTest {
     @ParameterizedTest
     @ValueSource(
             strings = {
-                "\"sealingPercent\": 60 -> \"sealingPercent\": 0",
-                "\"shadedPercent\": 35 -> \"shadedPercent\": 100",
+                "\"sealingPercent\": 45.1 -> \"sealingPercent\": 0",
+                "\"shadedPercent\": 34.0 -> \"shadedPercent\": 100",
                 "\"ambientC\": 31 -> \"ambientC\": -25",
                 "\"ambientC\": 31 -> \"ambientC\": 55",
                 "\"conductanceWPerK\": 1900 -> \"conductanceWPerK\": 60",

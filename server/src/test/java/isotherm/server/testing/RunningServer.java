@@ -78,8 +78,52 @@ public final class RunningServer {
         if (headers.length > 0) {
             request.headers(headers);
         }
+        return sent(request.build(), HttpResponse.BodyHandlers.ofString());
+    }
+
+    /**
+     * @param path path and query
+     * @param text content of a file
+     * @return the answer to its being sent as a file
+     */
+    public HttpResponse<String> upload(String path, String text) {
+        return post(path, text, "application/octet-stream");
+    }
+
+    /**
+     * @param path path and query
+     * @param text plain text
+     * @return the answer
+     */
+    public HttpResponse<String> sendText(String path, String text) {
+        return post(path, text, "text/plain;charset=utf-8");
+    }
+
+    private HttpResponse<String> post(String path, String text, String type) {
+        HttpRequest request = HttpRequest.newBuilder(address.resolve(path))
+                .header("content-type", type)
+                .POST(HttpRequest.BodyPublishers.ofString(text))
+                .build();
+        return sent(request, HttpResponse.BodyHandlers.ofString());
+    }
+
+    /**
+     * @param method HTTP method
+     * @param path path and query
+     * @param body JSON text
+     * @return the answer's body
+     */
+    public byte[] bytes(String method, String path, String body) {
+        HttpRequest request = HttpRequest.newBuilder(address.resolve(path))
+                .header("content-type", "application/json")
+                .method(method, HttpRequest.BodyPublishers.ofString(body))
+                .build();
+        return sent(request, HttpResponse.BodyHandlers.ofByteArray()).body();
+    }
+
+    private <T> HttpResponse<T> sent(HttpRequest request, HttpResponse.BodyHandler<T> handler) {
         try {
-            return client.send(request.build(), HttpResponse.BodyHandlers.ofString());
+            return client.send(request, handler);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (InterruptedException e) {
