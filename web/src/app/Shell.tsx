@@ -1,18 +1,20 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { NavLink, Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { call, type CarView, type Schemas } from '../api/client';
 import { Actions, AskName, AskSure, Button, Pick, Row } from '../kit/kit';
-import { Compare } from '../stations/compare/Compare';
-import { CoreStation } from '../stations/core/CoreStation';
-import { Duty } from '../stations/duty/Duty';
-import { PlaceStation } from '../stations/place/PlaceStation';
 import { NewCar } from './NewCar';
 import { usePreferences } from './preferences';
 import { ThermalRule } from './Rule';
 import { UnitsSheet } from './UnitsSheet';
 import { Workbench, useBench } from './workbench';
+
+// Each station comes when it is first gone to: the first look at a car does not wait for all of them.
+const Duty = lazy(async () => ({ default: (await import('../stations/duty/Duty')).Duty }));
+const CoreStation = lazy(async () => ({ default: (await import('../stations/core/CoreStation')).CoreStation }));
+const PlaceStation = lazy(async () => ({ default: (await import('../stations/place/PlaceStation')).PlaceStation }));
+const Compare = lazy(async () => ({ default: (await import('../stations/compare/Compare')).Compare }));
 
 const stations = [
   { id: 'duty', name: 'Duty', decides: 'What the car has to do', view: Duty },
@@ -30,6 +32,7 @@ const Frame = styled.div`
     min-height: 0;
   }
   & > main > .station {
+    position: relative;
     overflow: auto;
     min-height: 0;
   }
@@ -142,7 +145,7 @@ export function Shell() {
     return <Told role="alert">The garage cannot be reached: {cars.error.message}</Told>;
   }
   if (!cars.data) {
-    return null;
+    return <p className="opening">Isotherm</p>;
   }
   const first = cars.data[0];
   if (!first) {
@@ -172,7 +175,7 @@ function OneCar({ carId, cars }: { carId: string; cars: Schemas['CarSummary'][] 
     return <Told role="alert">This car cannot be read: {view.error.message}</Told>;
   }
   if (!view.data) {
-    return null;
+    return <p className="opening">Isotherm</p>;
   }
   if (!design || !duty) {
     return <Told>{view.data.car.name} has no duty or no design yet.</Told>;
@@ -198,7 +201,9 @@ function OneCar({ carId, cars }: { carId: string; cars: Schemas['CarSummary'][] 
             <Failure />
           </div>
           <ThermalRule />
-          <div className="station">{current ? <current.view /> : <Compare />}</div>
+          <div className="station">
+            <Suspense>{current ? <current.view /> : <Compare />}</Suspense>
+          </div>
         </main>
       </Frame>
     </Workbench>
@@ -223,10 +228,14 @@ export function useGo() {
       }
     }
     const design = to.design ?? (to.car && to.car !== carId ? '' : designId);
-    void navigate({
-      pathname: `/cars/${to.car ?? carId}/${to.station ?? station}${design ? `/${design}` : ''}`,
-      search: next.toString(),
-    });
+    void navigate(
+      {
+        pathname: `/cars/${to.car ?? carId}/${to.station ?? station}${design ? `/${design}` : ''}`,
+        search: next.toString(),
+      },
+      // At once, so that what is pressed next already belongs to the new place.
+      { flushSync: true },
+    );
   };
 }
 
@@ -359,7 +368,7 @@ function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
 }
 
 function StationRail() {
-  const { carId, station, designId } = useParams();
+  const { carId, designId } = useParams();
   const [search] = useSearchParams();
   const go = useGo();
   const { outcome } = useBench();
@@ -377,13 +386,13 @@ function StationRail() {
         return;
       }
       const to = stations[Number(e.key) - 1];
-      if (to && to.id !== station) {
+      if (to) {
         go({ station: to.id });
       }
     };
     window.addEventListener('keydown', keys);
     return () => window.removeEventListener('keydown', keys);
-  }, [go, station]);
+  }, [go]);
   // Plumbing has no station of its own yet: its findings are counted where the core is chosen.
   const open = (id: string) =>
     outcome?.findings.filter(

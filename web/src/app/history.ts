@@ -1,4 +1,4 @@
-import { useCallback, useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import { sameDocument } from './sameDocument';
 
 export type What = 'car' | 'duty' | 'design';
@@ -21,6 +21,7 @@ const MOST = 80;
 const LONGEST = 400_000;
 /** Changes of one document that follow each other this closely are one: a drag, a held key. */
 const ONE_GESTURE_MS = 700;
+const WRITE_PAUSE_MS = 200;
 
 /** A change put on top of what was done; what had been undone before it is gone. */
 export function recorded(history: History, step: Step): History {
@@ -61,6 +62,19 @@ export function moved(
   return undefined;
 }
 
+function write(key: string, history: History): void {
+  let kept = history;
+  while (JSON.stringify(kept).length > LONGEST && kept.past.length > 1) {
+    kept = { ...kept, past: kept.past.slice(Math.ceil(kept.past.length / 2)) };
+  }
+  try {
+    localStorage.setItem(key, JSON.stringify(kept));
+  } catch {
+    // A full store only shortens how far back one can go.
+    localStorage.removeItem(key);
+  }
+}
+
 /** What was done to a car and its duties and designs, kept across reloads. */
 export function useHistory(carId: string) {
   const key = `isotherm.history:${carId}`;
@@ -71,19 +85,13 @@ export function useHistory(carId: string) {
       return { past: [], future: [] };
     }
   });
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const keep = useCallback(
     (next: History) => {
       setHistory(next);
-      let kept = next;
-      while (JSON.stringify(kept).length > LONGEST && kept.past.length > 1) {
-        kept = { ...kept, past: kept.past.slice(Math.ceil(kept.past.length / 2)) };
-      }
-      try {
-        localStorage.setItem(key, JSON.stringify(kept));
-      } catch {
-        // A full store only shortens how far back one can go.
-        localStorage.removeItem(key);
-      }
+      // Written when a gesture is over: a long history takes its time.
+      clearTimeout(timer.current);
+      timer.current = setTimeout(() => write(key, next), WRITE_PAUSE_MS);
     },
     [key],
   );

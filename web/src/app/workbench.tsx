@@ -9,9 +9,11 @@ import {
   type DutyDocument,
   type Interval,
   type OutcomeDocument,
+  type Schemas,
 } from '../api/client';
 import { moved, recorded, stepNow, useHistory, type What } from './history';
 import { useSaved, type SaveState } from './useSaved';
+import { useSettled } from './useSettled';
 
 interface Bench {
   readonly view: CarView;
@@ -39,6 +41,8 @@ const Context = createContext<Bench | undefined>(undefined);
 
 /** Samples for the whisker: enough for a steady 10–90 % interval, few enough to follow a choice. */
 const SAMPLES = 48;
+/** A gesture is over when nothing has moved for this long. */
+const PAUSE_MS = 170;
 
 interface Props {
   readonly view: CarView;
@@ -114,16 +118,33 @@ export function Workbench({ view, dutyId, designId, ghostId, children }: Props) 
     };
   };
 
-  const asked: CaseDocument = { car: car.document, duty: duty.document, design: design.document };
-  const outcome = useQuery({ ...outcomeQuery(asked), placeholderData: keepPreviousData });
-  const settled = outcome.data !== undefined && !outcome.isPlaceholderData;
+  const asked = useMemo<CaseDocument>(
+    () => ({ car: car.document, duty: duty.document, design: design.document }),
+    [car.document, duty.document, design.document],
+  );
+  // A drag is followed by the session alone; the rules look at it from every side when it holds still.
+  const quick = useQuery({
+    queryKey: ['quick', asked],
+    queryFn: ({ signal }) => call<Schemas['Quick']>('POST', '/quick', asked, { signal }),
+    placeholderData: keepPreviousData,
+    gcTime: 10_000,
+    staleTime: Infinity,
+    retry: 1,
+  });
+  const still = useSettled(asked, PAUSE_MS);
+  const outcome = useQuery({ ...outcomeQuery(still), placeholderData: keepPreviousData });
+  const settled = still === asked && outcome.data !== undefined && !outcome.isPlaceholderData;
   const interval = useQuery({
-    queryKey: ['interval', asked],
-    queryFn: ({ signal }) => call<Interval>('POST', '/interval', { ...asked, samples: SAMPLES, seed: 1 }, { signal }),
+    queryKey: ['interval', still],
+    queryFn: ({ signal }) => call<Interval>('POST', '/interval', { ...still, samples: SAMPLES, seed: 1 }, { signal }),
     enabled: settled,
     staleTime: Infinity,
     retry: 1,
   });
+  const shown = useMemo<OutcomeDocument | undefined>(
+    () => (settled || !outcome.data || !quick.data ? outcome.data : { ...outcome.data, ...quick.data }),
+    [settled, outcome.data, quick.data],
+  );
   const other = view.designs.find((d) => d.id === ghostId && d.id !== designId);
   const ghost = useQuery({
     ...outcomeQuery({ car: car.document, duty: duty.document, design: other?.design ?? design.document }),
@@ -148,10 +169,10 @@ export function Workbench({ view, dutyId, designId, ghostId, children }: Props) 
       { what: 'duty', state: duty.state, settle: duty.settle },
       { what: 'design', state: design.state, settle: design.settle },
     ],
-    outcome: outcome.data,
+    outcome: shown,
     interval: settled ? interval.data : undefined,
     failure: outcome.error,
-    behind: outcome.isPlaceholderData,
+    behind: !settled,
     ghost: useMemo(
       () => (other && ghost.data ? { name: other.design.name, outcome: ghost.data } : undefined),
       [other, ghost.data],

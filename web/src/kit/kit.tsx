@@ -634,14 +634,28 @@ const FoldLook = styled.details`
 `;
 
 /** A part of the choices that can be folded away; what is in it stands in short beside its name. */
-export function Fold(props: { name: string; short?: string; open?: boolean; children: ReactNode }) {
+export function Fold(props: {
+  name: string;
+  short?: string;
+  open?: boolean;
+  onOpen?: (open: boolean) => void;
+  children: ReactNode;
+}) {
+  // What is folded away is not there at all: dozens of fields cost time at every change otherwise.
+  const [open, setOpen] = useState(props.open ?? false);
   return (
-    <FoldLook open={props.open ?? false}>
+    <FoldLook
+      open={open}
+      onToggle={(e) => {
+        setOpen(e.currentTarget.open);
+        props.onOpen?.(e.currentTarget.open);
+      }}
+    >
       <summary>
         <span>{props.name}</span>
         {props.short && <small>{props.short}</small>}
       </summary>
-      <div>{props.children}</div>
+      {open && <div>{props.children}</div>}
     </FoldLook>
   );
 }

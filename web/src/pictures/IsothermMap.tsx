@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import styled, { useTheme } from 'styled-components';
 import type { CarDocument, Interval, Schemas } from '../api/client';
 import { usePreferences } from '../app/preferences';
@@ -78,10 +78,14 @@ export function IsothermMap({ map, x, y, car, interval, peakC, height, onMove }:
   const [y0, y1] = ends(map.y);
   const sx = scaleLinear([x0, x1], [0, w]).clamp(true);
   const sy = scaleLinear([y0, y1], [h, 0]).clamp(true);
-  const grid = { values: map.peakC, width: w, height: h };
+  // Contours change with the map, not with the handle that is dragged over it.
+  const grid = useMemo(() => ({ values: map.peakC, width: w, height: h }), [map.peakC, w, h]);
   const { targetLowC, targetHighC, limitC } = car.limits;
-  const [low, high, limit] = [targetLowC, targetHighC, limitC].map((c) => contourPaths(grid, [c])[0]);
-  const lines = contourPaths(grid, levelsBetween(map.peakC, LEVEL_STEP));
+  const [low, high, limit] = useMemo(
+    () => [targetLowC, targetHighC, limitC].map((c) => contourPaths(grid, [c])[0]),
+    [grid, targetLowC, targetHighC, limitC],
+  );
+  const lines = useMemo(() => contourPaths(grid, levelsBetween(grid.values, LEVEL_STEP)), [grid]);
   // Where the limit is met at the ends of the interval instead of at the middle.
   const envelope = interval
     ? contourPaths(grid, [limitC - (interval.peakHighC - peakC), limitC - (interval.peakLowC - peakC)])

@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import styled, { useTheme } from 'styled-components';
 import { usePreferences } from '../app/preferences';
 import { Picture } from '../kit/layout';
@@ -49,10 +49,20 @@ export function Profile({ label, nodes, x, y, yFrom, selected, onSelect, onMove,
   const { units } = usePreferences();
   const [ref, width] = useWidth();
   const dragged = useRef<number>(undefined);
-  const end = nodes[nodes.length - 1]?.x ?? 1;
+  // The scale holds still while a node is dragged: otherwise it would run away from the pointer.
+  const [held, setHeld] = useState<{ end: number; low: number; high: number }>();
   const ys = nodes.map((n) => n.y);
-  const low = yFrom ?? Math.min(...ys);
-  const high = Math.max(...ys, low + 1);
+  const lowest = yFrom ?? Math.min(...ys);
+  const scale = held ?? {
+    end: nodes[nodes.length - 1]?.x ?? 1,
+    low: lowest,
+    high: Math.max(...ys, lowest + 1),
+  };
+  const { end, low, high } = scale;
+  const release = () => {
+    dragged.current = undefined;
+    setHeld(undefined);
+  };
   const sx = scaleLinear([0, end], [LEFT, width - RIGHT]);
   const sy = scaleLinear([low, high + (high - low) * 0.12], [height - FOOT, TOP]);
   const number = (v: number, a: Axis) =>
@@ -93,8 +103,8 @@ export function Profile({ label, nodes, x, y, yFrom, selected, onSelect, onMove,
         role="group"
         aria-label={label}
         onPointerMove={drag}
-        onPointerUp={() => (dragged.current = undefined)}
-        onPointerCancel={() => (dragged.current = undefined)}
+        onPointerUp={release}
+        onPointerCancel={release}
       >
         {sy.ticks(4).map((v) => (
           <g key={v} transform={`translate(0,${sy(v)})`}>
@@ -129,6 +139,7 @@ export function Profile({ label, nodes, x, y, yFrom, selected, onSelect, onMove,
             onKeyDown={keys(i)}
             onPointerDown={(e) => {
               dragged.current = i;
+              setHeld(scale);
               onSelect(i);
               (e.currentTarget.ownerSVGElement as SVGSVGElement).setPointerCapture(e.pointerId);
             }}

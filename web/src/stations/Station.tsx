@@ -34,6 +34,8 @@ const Column = styled.div`
   min-width: 0;
   min-height: 0;
   overflow: auto;
+  /* What is hidden from sight but read aloud stays inside the column. */
+  position: relative;
   padding: 14px 12px 20px;
   &.choices {
     padding-left: 20px;

@@ -1,7 +1,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useDeferredValue, useState } from 'react';
+import { useState } from 'react';
 import styled from 'styled-components';
 import { call, type CarDocument, type DesignDocument, type DutyDocument, type Schemas } from '../../api/client';
+import { useSettled } from '../../app/useSettled';
 import { useBench } from '../../app/workbench';
 import { Heading, Muted, Pick } from '../../kit/kit';
 import { IsothermMap, type MapAxis } from '../../pictures/IsothermMap';
@@ -131,7 +132,7 @@ export function MapPanel({ height }: { height: number }) {
   const x = possible.find((a) => a.id === xId) ?? (possible[0] as AxisChoice);
   const y = possible.find((a) => a.id === yId && a.id !== x.id) ?? (possible.find((a) => a.id !== x.id) as AxisChoice);
   // Along its own axes the design moves on the map; only other choices make another map.
-  const base = useDeferredValue(JSON.stringify(y.set(x.set(docs, x.from), y.from)));
+  const base = useSettled(JSON.stringify(y.set(x.set(docs, x.from), y.from)), 180);
   const map = useQuery({
     queryKey: ['map', x.id, y.id, base],
     queryFn: ({ signal }) => {

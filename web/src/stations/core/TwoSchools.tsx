@@ -1,7 +1,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { call, watch, type JobView, type Schemas } from '../../api/client';
 import { usePreferences } from '../../app/preferences';
+import { useSeen, useSettled } from '../../app/useSettled';
 import { useBench } from '../../app/workbench';
 import { Button, Heading, Muted, Progress, QuantityField, Row } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
@@ -15,8 +16,16 @@ export function TwoSchools() {
   const room = useRoom();
   const [largestWidthMm, setWidth] = useState(room.widthMm);
   const [largestHeightMm, setHeight] = useState(room.heightMm);
-  const asked = { car, duty, design, largestWidthMm, largestHeightMm };
+  const [section, seen] = useSeen<HTMLElement>();
+  const asked = useSettled(
+    useMemo(
+      () => ({ car, duty, design, largestWidthMm, largestHeightMm }),
+      [car, duty, design, largestWidthMm, largestHeightMm],
+    ),
+    300,
+  );
   const schools = useQuery({
+    enabled: seen,
     queryKey: ['schools', asked],
     queryFn: ({ signal }) => call<Schemas['SchoolsAnswer']>('POST', '/schools', asked, { signal }),
     placeholderData: keepPreviousData,
@@ -36,7 +45,7 @@ export function TwoSchools() {
     </tr>
   );
   return (
-    <section aria-label="The two schools of size">
+    <section aria-label="The two schools of size" ref={section}>
       <Row style={{ justifyContent: 'space-between' }}>
         <Heading>What would the two schools do?</Heading>
       </Row>

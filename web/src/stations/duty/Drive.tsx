@@ -312,7 +312,7 @@ export function DriveEditor() {
         />
         {stretch && (
           <Row style={{ alignItems: 'end' }}>
-            <div style={{ width: 136 }}>
+            <div style={{ width: 150 }}>
               <DocumentNumber
                 label={`Speed at point ${(at % stretches.length) + 1}`}
                 schema="StretchDocument"
@@ -323,7 +323,7 @@ export function DriveEditor() {
                 onChange={(v) => set(moveLapNode(stretches, at, nodes[at]?.x ?? 0, v))}
               />
             </div>
-            <div style={{ width: 136 }}>
+            <div style={{ width: 150 }}>
               <DocumentNumber
                 label="Length from there"
                 schema="StretchDocument"
@@ -371,7 +371,7 @@ export function DriveEditor() {
         />
         {slope && (
           <Row style={{ alignItems: 'end' }}>
-            <div style={{ width: 136 }}>
+            <div style={{ width: 150 }}>
               <DocumentNumber
                 label={`Length of slope ${at}`}
                 schema="SlopeDocument"
@@ -382,7 +382,7 @@ export function DriveEditor() {
                 onChange={(lengthM) => change({ lengthM })}
               />
             </div>
-            <div style={{ width: 136 }}>
+            <div style={{ width: 150 }}>
               <DocumentNumber
                 label={`Grade of slope ${at}`}
                 schema="SlopeDocument"

@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import { call, type CoolerDocument, type Schemas } from '../../api/client';
 import { Findings } from '../../app/Findings';
 import { usePreferences } from '../../app/preferences';
+import { useSettled } from '../../app/useSettled';
 import { useBench } from '../../app/workbench';
 import { DocumentNumber } from '../../kit/fields';
 import { Button, Fold, Heading, Muted, Pick, Row, Toggle } from '../../kit/kit';
@@ -285,13 +286,13 @@ function Placed() {
               </Fields>
             </Fold>
             {nose && (
-              <FoldTold
+              <Fold
                 name="The nose by tape"
                 short={`${nose.openings.length} openings, ${nose.parts.length} parts`}
                 onOpen={setMeasuring}
               >
                 <NoseEditor nose={nose} marked={marked} onMark={setMarked} />
-              </FoldTold>
+              </Fold>
             )}
             {placement && (
               <Fold name="Mounts" short={placement.mounts.length === 0 ? 'none yet' : `${placement.mounts.length}`}>
@@ -351,17 +352,6 @@ function Placed() {
 
 function within(v: number, low: number, high: number): number {
   return Math.max(low, Math.min(high, v));
-}
-
-/** A fold that tells whether it is open, for what the drawing marks. */
-function FoldTold(props: { name: string; short: string; onOpen: (open: boolean) => void; children: React.ReactNode }) {
-  return (
-    <div onToggle={(e) => props.onOpen((e.target as HTMLDetailsElement).open)}>
-      <Fold name={props.name} short={props.short}>
-        {props.children}
-      </Fold>
-    </div>
-  );
 }
 
 const Gauges = styled.dl`
@@ -571,11 +561,14 @@ function PlacesCompared() {
   const { car, duty, design } = useBench();
   const { set } = useCooler();
   const { show } = usePreferences();
-  const base = JSON.stringify({
-    car,
-    duty,
-    design: { ...design, cooler: { ...design.cooler, place: 'GRILLE_AHEAD', placement: undefined } },
-  });
+  const base = useSettled(
+    JSON.stringify({
+      car,
+      duty,
+      design: { ...design, cooler: { ...design.cooler, place: 'GRILLE_AHEAD', placement: undefined } },
+    }),
+    120,
+  );
   const places = useQuery({
     queryKey: ['places', base],
     queryFn: ({ signal }) => call<Schemas['PlaceAnswer'][]>('POST', '/places', JSON.parse(base), { signal }),

@@ -4,38 +4,46 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import isotherm.server.testing.RunningServer;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 
-/** Headless Chromium on the running application, one browser for all tests, one context for each. */
+/** Headless Chromium on the running application: one browser for each thread that tests, one context for each test. */
 final class Browser {
-    private static final Playwright PLAYWRIGHT =
-            Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    private static final com.microsoft.playwright.Browser CHROMIUM = PLAYWRIGHT
-            .chromium()
-            .launch(new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
-                    .setArgs(List.of(
-                            "--no-sandbox",
-                            "--disable-gpu",
-                            "--disable-quic",
-                            "--no-first-run",
-                            "--disable-background-networking",
-                            "--disable-component-update",
-                            "--disable-sync")));
+    private static final List<String> ARGUMENTS = List.of(
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync");
+
+    /** The driver belongs to the thread that made it; it ends with the process. */
+    private static final ThreadLocal<com.microsoft.playwright.Browser> CHROMIUM = ThreadLocal.withInitial(() -> {
+        Playwright playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        return playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(ARGUMENTS));
+    });
 
     static {
-        Runtime.getRuntime().addShutdownHook(new Thread(PLAYWRIGHT::close));
+        // A busy machine may take a while; a wrong page stays wrong.
+        PlaywrightAssertions.setDefaultAssertionTimeout(12_000);
     }
 
     private Browser() {}
 
     static BrowserContext context() {
-        return CHROMIUM.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
-                .setBaseURL(RunningServer.get().address().toString())
-                .setViewportSize(1280, 800));
+        return CHROMIUM.get()
+                .newContext(new com.microsoft.playwright.Browser.NewContextOptions()
+                        .setBaseURL(RunningServer.get().address().toString())
+                        .setViewportSize(1280, 800));
     }
 
     static Page page() {

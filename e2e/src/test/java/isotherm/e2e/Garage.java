@@ -7,7 +7,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Designs for one test each, added to the demo garage over the API. */
+/** Cars for one test each, added to the demo garage over the API, so that no test sees another one's changes. */
 final class Garage {
     private static final JsonMapper JSON = new JsonMapper();
     private static final AtomicInteger NUMBER = new AtomicInteger();
@@ -15,25 +15,40 @@ final class Garage {
     private Garage() {}
 
     /**
-     * @param car a demo car
-     * @param example the example case whose design is copied
-     * @return the name of the copy
+     * A car of a test's own.
+     *
+     * @param id its identity
+     * @param car its name
+     * @param design the name of its design; another is called {@code As it is today}
      */
-    static String copyOfTheFirstDesign(String car, String example) {
-        ObjectNode design = (ObjectNode) JSON.readTree(Examples.read(example)).get("design");
-        String name = "Test " + NUMBER.incrementAndGet();
-        design.put("name", name);
-        RunningServer server = RunningServer.get();
-        for (JsonNode c : JSON.readTree(server.send("GET", "/api/cars", null).body())) {
-            if (c.get("name").stringValue().equals(car)) {
-                int status = server.send(
-                                "POST", "/api/cars/" + c.get("id").stringValue() + "/designs", design.toString())
-                        .statusCode();
-                if (status == 201) {
-                    return name;
-                }
-            }
+    record Own(String id, String car, String design) {}
+
+    /**
+     * @param example the example case whose car, duty and design are copied
+     * @return the copy
+     */
+    static Own own(String example) {
+        JsonNode asked = JSON.readTree(Examples.read(example));
+        int number = NUMBER.incrementAndGet();
+        ObjectNode car = (ObjectNode) asked.get("car");
+        car.put("name", example + " " + number);
+        String id = posted("/api/cars", car).get("id").stringValue();
+        posted("/api/cars/" + id + "/duties", asked.get("duty"));
+        ObjectNode design = (ObjectNode) asked.get("design");
+        design.put("name", "Test " + number);
+        posted("/api/cars/" + id + "/designs", design);
+        ObjectNode bare = JSON.createObjectNode();
+        bare.put("name", "As it is today");
+        bare.put("keepFactoryExchanger", true);
+        posted("/api/cars/" + id + "/designs", bare);
+        return new Own(id, example + " " + number, "Test " + number);
+    }
+
+    private static JsonNode posted(String path, JsonNode document) {
+        var answer = RunningServer.get().send("POST", path, document.toString());
+        if (answer.statusCode() != 201) {
+            throw new IllegalStateException(path + ": " + answer.body());
         }
-        throw new IllegalStateException("No design was added to " + car);
+        return JSON.readTree(answer.body());
     }
 }

@@ -5,13 +5,12 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
 /** Nothing that was typed is lost: not by a lost connection, not by a reload, not by a second tab. */
 class SavingTest {
-    private final String design = Garage.copyOfTheFirstDesign("Aldane Corvid", "corvid");
+    private final Garage.Own corvid = Garage.own("corvid");
     private final BrowserContext context = Browser.context();
 
     @AfterEach
@@ -20,16 +19,12 @@ class SavingTest {
     }
 
     private Page open() {
-        Page page = context.newPage();
-        page.navigate("/");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Design$")))
-                .click();
-        page.getByRole(
-                        AriaRole.OPTION,
-                        new Page.GetByRoleOptions().setName(design).setExact(true))
-                .click();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Core")))
-                .click();
+        return open(context);
+    }
+
+    private Page open(BrowserContext browser) {
+        Page page = browser.newPage();
+        page.navigate("/cars/" + corvid.id() + "/core");
         assertThat(rows(page)).isVisible();
         return page;
     }
@@ -61,33 +56,78 @@ class SavingTest {
     }
 
     @Test
-    void aSecondTabIsToldOfTheFirstOnesChangeAndKeepsItsOwnIfItWants() {
+    void aSecondTabTakesOverWhatTheFirstOneSavedWhileItHasNothingOfItsOwn() {
         Page one = open();
         Page two = open();
         setRows(one, 14);
         assertThat(status(one)).hasText("Saved");
-        setRows(two, 21);
-        assertThat(two.getByRole(AriaRole.ALERT)).containsText("changed elsewhere");
-        assertThat(rows(two)).hasValue("21");
-        two.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Keep what is here"))
-                .click();
+        assertThat(rows(two)).hasValue("14");
+        assertThat(status(two)).hasText("Taken over from another window");
+        setRows(two, 15);
         assertThat(status(two)).hasText("Saved");
-        one.reload();
-        assertThat(rows(one)).hasValue("21");
+        assertThat(rows(one)).hasValue("15");
     }
 
     @Test
-    void aSecondTabCanTakeWhatTheFirstOneLeft() {
-        Page one = open();
-        Page two = open();
-        setRows(one, 14);
-        assertThat(status(one)).hasText("Saved");
-        setRows(two, 21);
-        two.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take what is there"))
-                .click();
-        assertThat(rows(two)).hasValue("14");
-        two.reload();
-        assertThat(rows(two)).hasValue("14");
+    void anotherBrowserIsToldOfTheChangeAndKeepsItsOwnIfItWants() {
+        try (BrowserContext elsewhere = Browser.context()) {
+            Page one = open();
+            Page two = open(elsewhere);
+            setRows(one, 14);
+            assertThat(status(one)).hasText("Saved");
+            setRows(two, 21);
+            assertThat(two.getByRole(AriaRole.ALERT)).containsText("changed elsewhere");
+            assertThat(rows(two)).hasValue("21");
+            two.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Keep what is here"))
+                    .click();
+            assertThat(status(two)).hasText("Saved");
+            one.reload();
+            assertThat(rows(one)).hasValue("21");
+        }
+    }
+
+    @Test
+    void anotherBrowserCanTakeWhatTheFirstOneLeft() {
+        try (BrowserContext elsewhere = Browser.context()) {
+            Page one = open();
+            Page two = open(elsewhere);
+            setRows(one, 14);
+            assertThat(status(one)).hasText("Saved");
+            setRows(two, 21);
+            two.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take what is there"))
+                    .click();
+            assertThat(rows(two)).hasValue("14");
+            two.reload();
+            assertThat(rows(two)).hasValue("14");
+        }
+    }
+
+    @Test
+    void whatWasDoneCanBeUndoneAndDoneAgainAfterAReload() {
+        Page page = open();
+        setRows(page, 17);
+        assertThat(status(page)).hasText("Saved");
+        page.waitForTimeout(800);
+        setRows(page, 18);
+        assertThat(status(page)).hasText("Saved");
+        page.reload();
+        button(page, "Undo").click();
+        assertThat(rows(page)).hasValue("17");
+        page.keyboard().press("Control+z");
+        assertThat(rows(page)).hasValue("10");
+        assertThat(button(page, "Undo")).isDisabled();
+        page.keyboard().press("Control+Shift+z");
+        assertThat(rows(page)).hasValue("17");
+        button(page, "Redo").click();
+        assertThat(rows(page)).hasValue("18");
+        assertThat(status(page)).hasText("Saved");
+        page.reload();
+        assertThat(rows(page)).hasValue("18");
+    }
+
+    private static com.microsoft.playwright.Locator button(Page page, String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     @Test

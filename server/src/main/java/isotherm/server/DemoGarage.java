@@ -1,13 +1,25 @@
 package isotherm.server;
 
+import isotherm.core.duty.Duty;
+import isotherm.core.duty.Weather;
+import isotherm.core.fluid.Units;
+import isotherm.core.simulate.Factor;
 import isotherm.server.document.CarDocument;
 import isotherm.server.document.DesignDocument;
 import isotherm.server.document.DocumentReader;
 import isotherm.server.document.DutyDocument;
+import isotherm.server.document.LogDocument;
+import isotherm.server.logger.Recorder;
+import isotherm.server.logs.LogService;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Kind;
+import isotherm.server.store.LargeStore;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
@@ -19,17 +31,21 @@ import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Loads the invented garage into an empty database. */
+/** Loads the invented garage into an empty database; its logs come from the simulated logger, by recipe. */
 @Component
 @ConditionalOnProperty("isotherm.demo")
 class DemoGarage implements ApplicationRunner {
     private static final Logger LOG = LoggerFactory.getLogger(DemoGarage.class);
 
     private final Garage garage;
+    private final LargeStore large;
+    private final LogService logs;
     private final JsonMapper json;
 
-    DemoGarage(Garage garage, JsonMapper json) {
+    DemoGarage(Garage garage, LargeStore large, LogService logs, JsonMapper json) {
         this.garage = garage;
+        this.large = large;
+        this.logs = logs;
         this.json = json;
     }
 
@@ -44,9 +60,9 @@ class DemoGarage implements ApplicationRunner {
         }
     }
 
-    private void load(JsonNode file) {
+    private void load(JsonNode file) throws IOException {
         String car = file.get("car").toString();
-        DocumentReader.read(car, CarDocument.class);
+        CarDocument read = DocumentReader.read(car, CarDocument.class);
         var stored = garage.addCar(car);
         for (JsonNode duty : file.get("duties")) {
             DocumentReader.read(duty.toString(), DutyDocument.class);
@@ -56,5 +72,47 @@ class DemoGarage implements ApplicationRunner {
             DocumentReader.read(design.toString(), DesignDocument.class);
             garage.addPart(Kind.DESIGN, stored.id(), design.toString());
         }
+        for (JsonNode log : file.path("logs")) {
+            record(stored.id(), read, log, file.get("duties"));
+        }
+    }
+
+    private void record(UUID carId, CarDocument car, JsonNode log, JsonNode duties) throws IOException {
+        double ambientC = log.get("ambientC").doubleValue();
+        double altitudeM = log.get("altitudeM").doubleValue();
+        Duty duty = DocumentReader.read(duties.get(log.get("duty").intValue()).toString(), DutyDocument.class)
+                .toCore()
+                .withWeather(new Weather(Units.kelvin(ambientC), altitudeM));
+        Map<Factor, Double> truth = new EnumMap<>(Factor.class);
+        log.get("truth")
+                .properties()
+                .forEach(e -> truth.put(Factor.valueOf(e.getKey()), e.getValue().doubleValue()));
+        StringBuilder text = new StringBuilder();
+        Recorder.write(
+                new Recorder.Recipe(
+                        car.toCore(),
+                        duty,
+                        DocumentReader.read(log.get("design").toString(), DesignDocument.class)
+                                .toCore(),
+                        truth,
+                        log.get("rowsPerSecond").doubleValue(),
+                        log.get("seed").longValue()),
+                text);
+        LargeStore.Upload upload = large.upload(
+                carId,
+                log.get("file").stringValue(),
+                new ByteArrayInputStream(text.toString().getBytes(StandardCharsets.UTF_8)),
+                LogService.LARGEST_FILE);
+        logs.keep(
+                upload,
+                new LogDocument.KeepDocument(
+                        log.get("name").stringValue(),
+                        car.sensor(),
+                        ambientC,
+                        altitudeM,
+                        log.has("trailerKg") ? (Double) log.get("trailerKg").doubleValue() : null,
+                        logs.preview(upload, null).format()),
+                done -> {},
+                () -> false);
     }
 }

@@ -49,7 +49,8 @@ class OpenApiConfiguration {
             for (Class<?> type : Questions.class.getDeclaredClasses()) {
                 collect(type, records);
             }
-            for (Class<?> holder : List.of(Views.class, LogDocument.class, CarClass.class, CoreCatalogue.class)) {
+            for (Class<?> holder : List.of(
+                    Views.class, OutcomeDocument.class, LogDocument.class, CarClass.class, CoreCatalogue.class)) {
                 collect(holder, records);
                 for (Class<?> type : holder.getDeclaredClasses()) {
                     collect(type, records);

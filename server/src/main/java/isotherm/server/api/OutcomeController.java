@@ -17,6 +17,11 @@ class OutcomeController {
         return Solver.solve(asked);
     }
 
+    @PostMapping("/quick")
+    OutcomeDocument.Quick quick(@RequestBody CaseDocument asked) {
+        return Solver.quick(asked);
+    }
+
     @PostMapping("/interval")
     OutcomeDocument.Interval interval(@RequestBody CaseDocument asked) {
         return Solver.interval(asked);

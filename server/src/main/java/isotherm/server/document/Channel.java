@@ -22,7 +22,18 @@ public enum Channel {
     /** Brake power, kW. */
     POWER(List.of(Unit.KW, Unit.HP), "power", "leistung", "puissance"),
     /** Oil temperature where the car's sensor sits, °C. */
-    OIL(List.of(Unit.C, Unit.F, Unit.K), "oil temp", "oiltemp", "oil_t", "öltemp", "oeltemp", "toil", "huile", "oil"),
+    OIL(
+            List.of(Unit.C, Unit.F, Unit.K),
+            "oil temp",
+            "oiltemp",
+            "oil_t",
+            "öltemp",
+            "oeltemp",
+            "toil",
+            "huile",
+            "oil",
+            "öl",
+            "oel"),
     /** Oil temperature behind the cooler, °C. */
     OIL_RETURN(
             List.of(Unit.C, Unit.F, Unit.K),

@@ -35,6 +35,15 @@ public record OutcomeDocument(
         List<FindingDocument> findings) {
 
     /**
+     * The figures that follow a drag: the session alone, without the rules' look at it from every side.
+     *
+     * @param figures figures of merit of the session
+     * @param bare the same duty without a cooler
+     * @param traces the session in time
+     */
+    public record Quick(Figures figures, Bare bare, Traces traces) {}
+
+    /**
      * Whether the car needs a cooler at all.
      *
      * @param kind the answer

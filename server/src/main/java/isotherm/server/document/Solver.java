@@ -5,6 +5,7 @@ import isotherm.core.advise.Assessment;
 import isotherm.core.advise.Finding;
 import isotherm.core.advise.Verdict;
 import isotherm.core.duty.DemandTrace;
+import isotherm.core.duty.Duty;
 import isotherm.core.exchanger.CoreRating;
 import isotherm.core.exchanger.Validity;
 import isotherm.core.fluid.Oil;
@@ -21,6 +22,7 @@ import isotherm.core.simulate.Simulator;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.IntToDoubleFunction;
 import java.util.stream.IntStream;
@@ -29,6 +31,8 @@ import java.util.stream.IntStream;
 public final class Solver {
     /** Points of a trace that a screen can tell apart. */
     private static final int TRACE_POINTS = 480;
+    /** Points that do while a finger moves. */
+    private static final int QUICK_POINTS = 150;
 
     private Solver() {}
 
@@ -48,18 +52,7 @@ public final class Solver {
         Session s = a.session();
         Oil oil = design.oil().orElse(car.oil());
         return new OutcomeDocument(
-                new OutcomeDocument.Figures(
-                        celsius(s.peak()),
-                        celsius(s.plateau()),
-                        round(s.climbRate(), 2),
-                        celsius(s.peakCoolant()),
-                        s.timeAbove(car.limits().targetHighK()),
-                        s.timeAbove(car.limits().limitK()),
-                        s.thermostatTravel(),
-                        s.fanStarts(),
-                        round(s.meanHeat() / 1e3, 2),
-                        round(oil.kinematicViscosity(s.peak()) * 1e6, 2),
-                        round(lowest(s.pressure()) / 1e5, 2)),
+                figures(car, oil, s),
                 bare(a.bare()),
                 schools(asked, a),
                 a.planned().map(Solver::bare).orElse(null),
@@ -76,17 +69,48 @@ public final class Solver {
                         .map(c -> corePoint(c, a.working().core().orElseThrow()))
                         .orElse(null),
                 circuit(a),
-                traces(car, s),
+                traces(car, s, TRACE_POINTS),
                 verdict(a, asked.design()),
                 findings(a, asked.design()));
     }
 
     private static List<Integer> roadCells(Assessment a) {
-        List<Integer> all = shown(a.road().demand());
+        List<Integer> all = shown(a.road().demand(), TRACE_POINTS);
         return IntStream.range(0, all.size())
                 .filter(i -> i % 5 == 4)
                 .mapToObj(all::get)
                 .toList();
+    }
+
+    /**
+     * @param asked the case
+     * @return what follows a drag
+     */
+    public static OutcomeDocument.Quick quick(CaseDocument asked) {
+        Car car = asked.car().toCore();
+        Design design = asked.design().toCore();
+        Duty duty = asked.duty().toCore();
+        Session s = Simulator.run(car, duty, design);
+        Session bare = design.cooler().isEmpty()
+                ? s
+                : Simulator.run(car, duty, new Design(Optional.empty(), design.keepFactoryExchanger(), design.oil()));
+        return new OutcomeDocument.Quick(
+                figures(car, design.oil().orElse(car.oil()), s), bare(bare), traces(car, s, QUICK_POINTS));
+    }
+
+    private static OutcomeDocument.Figures figures(Car car, Oil oil, Session s) {
+        return new OutcomeDocument.Figures(
+                celsius(s.peak()),
+                celsius(s.plateau()),
+                round(s.climbRate(), 2),
+                celsius(s.peakCoolant()),
+                s.timeAbove(car.limits().targetHighK()),
+                s.timeAbove(car.limits().limitK()),
+                s.thermostatTravel(),
+                s.fanStarts(),
+                round(s.meanHeat() / 1e3, 2),
+                round(oil.kinematicViscosity(s.peak()) * 1e6, 2),
+                round(lowest(s.pressure()) / 1e5, 2));
     }
 
     private static OutcomeDocument.Bare bare(Session s) {
@@ -110,7 +134,7 @@ public final class Solver {
                             round(s.meanHeat() / 1e3, 2),
                             celsius(s.peak()),
                             celsius(s.plateau()),
-                            heat(a.car(), asked.car().school(school), s.demand()));
+                            heat(a.car(), asked.car().school(school), s.demand(), TRACE_POINTS));
                 })
                 .toList();
     }
@@ -216,9 +240,9 @@ public final class Solver {
     }
 
     /** Cells of a demand that a trace shows, each the last of its stretch. */
-    private static List<Integer> shown(DemandTrace demand) {
+    private static List<Integer> shown(DemandTrace demand, int points) {
         int n = demand.cells();
-        int step = step(demand);
+        int step = step(demand, points);
         List<Integer> cells = new ArrayList<>();
         for (int i = step - 1; i < n; i += step) {
             cells.add(i);
@@ -229,23 +253,23 @@ public final class Solver {
         return cells;
     }
 
-    private static int step(DemandTrace demand) {
-        return Math.max(1, (demand.cells() + TRACE_POINTS - 1) / TRACE_POINTS);
+    private static int step(DemandTrace demand, int points) {
+        return Math.max(1, (demand.cells() + points - 1) / points);
     }
 
-    private static List<Double> heat(Car car, HeatSchool school, DemandTrace demand) {
+    private static List<Double> heat(Car car, HeatSchool school, DemandTrace demand, int points) {
         return trace(
-                shown(demand),
+                shown(demand, points),
                 i -> mean(
                         i,
-                        step(demand),
+                        step(demand, points),
                         j -> school.oilHeat(car.engine(), demand.brakePower()[j], demand.rpm()[j]) / 1e3),
                 2);
     }
 
-    private static OutcomeDocument.Traces traces(Car car, Session s) {
-        List<Integer> cells = shown(s.demand());
-        int step = step(s.demand());
+    private static OutcomeDocument.Traces traces(Car car, Session s, int points) {
+        List<Integer> cells = shown(s.demand(), points);
+        int step = step(s.demand(), points);
         return new OutcomeDocument.Traces(
                 trace(cells, i -> (i + 1) * s.demand().cell(), 1),
                 trace(cells, i -> Units.celsius(s.oil()[i]), 2),
@@ -254,7 +278,7 @@ public final class Solver {
                 trace(cells, i -> Units.celsius(s.coolant()[i]), 2),
                 trace(cells, i -> s.lift()[i], 3),
                 cells.stream().map(i -> s.fan()[i] ? 1 : 0).toList(),
-                heat(car, car.school(), s.demand()),
+                heat(car, car.school(), s.demand(), points),
                 trace(cells, i -> mean(i, step, j -> s.demand().speed()[j] * 3.6), 1),
                 trace(cells, i -> s.pressure()[i] / 1e5, 2),
                 s.demand().phases().stream()

@@ -1,0 +1,119 @@
+package isotherm.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** Rows, make, thermostat; both schools of size; what can be bought. */
+class CoreStationTest extends Workshop {
+    private final Garage.Own corvid = Garage.own("corvid");
+
+    @BeforeEach
+    void openCore() {
+        open(corvid.car(), corvid.design());
+        station("Core");
+        assertThat(field("Rows")).hasValue("10");
+    }
+
+    @Test
+    void makeFinishAndThermostatShowTheirConsequence() {
+        assertThat(ruleMark("Peak")).isVisible();
+        unfold("Make and finish");
+        for (String[] choice : new String[][] {
+            {"Construction", "Bar and plate"},
+            {"On the fins", "Powder coat"},
+            {"Passes", "Two, ports on one end"},
+        }) {
+            String before = ruleMark("Peak").getAttribute("aria-label");
+            choose(choice[0], choice[1]);
+            assertThat(ruleMark("Peak")).not().hasAttribute("aria-label", before);
+        }
+        choose("Ports point", "Down");
+        assertThat(findings()).containsText("Ports down trap air in the core");
+        set("Thermostat opens", "118");
+        assertThat(findings()).containsText("The thermostat opens above the target");
+        toggle("Thermostat");
+        assertThat(findings()).containsText("Oil goes through the core at all times");
+        assertThat(field("Thermostat opens")).isHidden();
+        saved();
+    }
+
+    @Test
+    void bothSchoolsAreOneClickAway() {
+        set("Sealing", "90");
+        set("Room across", "420");
+        set("Room upwards", "280");
+        field("Room upwards").scrollIntoViewIfNeeded();
+        assertThat(table("The two schools")).containsText("Largest that fits");
+        button("Take: Smallest that holds").click();
+        assertThat(findings()).not().containsText("hotter than its limit");
+        int smallest = Integer.parseInt(field("Rows").inputValue());
+        button("Take: Largest that fits").click();
+        assertThat(field("Rows")).not().hasValue(String.valueOf(smallest));
+        assertThat(Integer.parseInt(field("Rows").inputValue())).isGreaterThan(smallest);
+        assertThat(button(Pattern.compile("Design$")).first()).containsText(corvid.design());
+    }
+
+    @Test
+    void aCoreIsTakenFromTheCatalogueAndOneIsAddedToIt() {
+        button("Cores to buy…").click();
+        button(Pattern.compile("^Take 19 × 280 mm, Tarn & Fell")).click();
+        assertThat(field("Rows")).hasValue("19");
+        assertThat(field("Finned width")).hasValue("280");
+        assertThat(page.getByText("per kW")).isVisible();
+
+        button("Cores to buy…").click();
+        button("Own entry…").click();
+        page.getByLabel("Number", new Page.GetByLabelOptions().setExact(true)).fill("Barn find");
+        page.getByLabel("Number", new Page.GetByLabelOptions().setExact(true)).press("Enter");
+        set("Its rows", "23");
+        set("Outside width", "350");
+        button("Add it to the catalogue").click();
+        Locator own = table("Cores")
+                .getByRole(AriaRole.ROW, new Locator.GetByRoleOptions().setName(Pattern.compile("Barn find")));
+        assertThat(own).containsText("350 mm");
+        own.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Remove")))
+                .click();
+        assertThat(own).isHidden();
+        page.setInputFiles(
+                "input[type=file][aria-label='Price list']",
+                new FilePayload(
+                        "list.csv",
+                        "text/csv",
+                        "maker,number,price\nTarn & Fell,TF13-210,99\nNobody,X,5\n".getBytes(StandardCharsets.UTF_8)));
+        assertThat(page.getByText("0 new, 1 changed, 0 as before, 1 cannot be taken"))
+                .isVisible();
+        assertThat(page.getByText("Line 3")).isVisible();
+        button("Leave it").click();
+        page.keyboard().press("Escape");
+        assertThat(sheet("Cores to buy")).isHidden();
+    }
+
+    @Test
+    void aSearchTellsHowFarItIsAndCanBeStopped() {
+        set("Room across", "420");
+        button("Search the whole catalogue").click();
+        Locator progress = page.getByRole(AriaRole.PROGRESSBAR, new Page.GetByRoleOptions().setName("Designs run"));
+        assertThat(progress).isVisible();
+        button("Stop").click();
+        assertThat(page.getByText("It was stopped")).isVisible();
+        assertThat(button("Search the whole catalogue")).isVisible();
+    }
+
+    @Test
+    void theColdRoadStandsBesideTheHotSession() {
+        Locator cold = page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^Cold road")));
+        assertThat(cold).isVisible();
+        String before = cold.getAttribute("aria-label");
+        toggle("Thermostat");
+        assertThat(cold).not().hasAttribute("aria-label", before);
+    }
+}

@@ -1,0 +1,187 @@
+package isotherm.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Designs side by side, units, screens and keys. */
+class DesignsTest extends Workshop {
+    private final Garage.Own corvid = Garage.own("corvid");
+
+    @Test
+    void aCopyIsComparedNamedShownOnTheRuleAndRemoved() {
+        open(corvid.car(), corvid.design());
+        station("Core");
+        act("More about this design", "Copy…");
+        page.getByLabel("Name of the copy").fill(corvid.design() + " with more");
+        button("Copy").click();
+        assertThat(button(Pattern.compile("Design$")).first()).containsText(corvid.design() + " with more");
+        // The one that it was copied from stands on the rule.
+        assertThat(ruleMark("The other")).isVisible();
+        set("Rows", "25");
+        saved();
+        button("Compare").click();
+        var rows = table("Designs compared")
+                .getByRole(AriaRole.ROW, new com.microsoft.playwright.Locator.GetByRoleOptions().setName("Rows"));
+        assertThat(rows.first()).containsText("25");
+        assertThat(table("Designs compared")).containsText("Peak of the oil");
+        button("Show As it is today on the rule").click();
+        assertThat(ruleMark("The other")).hasAccessibleName(Pattern.compile("As it is today"));
+        button("Choose " + corvid.design()).click();
+        assertThat(button(Pattern.compile("Design$")).first()).not().containsText("with more");
+        act("More about this design", "Rename…");
+        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill(corvid.design() + ", renamed");
+        button("Rename").click();
+        saved();
+        act("More about this design", "Remove…");
+        button("Remove it").click();
+        assertThat(button(Pattern.compile("Design$")).first()).not().containsText(corvid.design() + ", renamed");
+    }
+
+    @Test
+    void unitsSwitchForAllQuantitiesAtOnce() {
+        open(corvid.car(), corvid.design());
+        button("Units").click();
+        button("All imperial").click();
+        button("Done").click();
+        assertThat(field("Air temperature")).hasValue("88");
+        set("Air temperature", "30 °C");
+        assertThat(field("Air temperature")).hasValue("86");
+        set("Air temperature", "31 °C");
+        station("Core");
+        assertThat(field("Finned width")).hasValue("8.27");
+        page.reload();
+        assertThat(field("Finned width")).hasValue("8.27");
+        saved();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1280, 800", "1024, 768"})
+    void noStationScrollsThePage(int width, int height) {
+        page.setViewportSize(width, height);
+        open(corvid.car(), corvid.design());
+        for (String station : new String[] {"Duty", "Core", "Place"}) {
+            station(station);
+            assertThat(ruleMark("Peak")).isVisible();
+            assertThat((Boolean) page.evaluate("document.documentElement.scrollHeight <= innerHeight"
+                            + " && document.documentElement.scrollWidth <= innerWidth"))
+                    .as(station)
+                    .isTrue();
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"light", "dark"})
+    void axeFindsNothingOnSheetsAndTheComparison(String theme) {
+        open("Aldane Corvid", "As it is today");
+        if (theme.equals("dark")) {
+            button("Dark paper").click();
+        }
+        button("Fit Skerry Moor, before").click();
+        assertThat(table("What was learned")).isVisible();
+        clean("fit");
+        page.keyboard().press("Escape");
+        act("More about Skerry Moor, before", "Show it");
+        assertThat(button("Closer")).isVisible();
+        clean("log");
+        button("Close").click();
+        act("More about this car", "New car…");
+        assertThat(table("Figures of this class")).isVisible();
+        clean("new car");
+        button("Leave it").click();
+        button("Units").click();
+        clean("units");
+        button("Done").click();
+        open(corvid.car(), corvid.design());
+        station("Core");
+        button("Cores to buy…").click();
+        assertThat(table("Cores")).isVisible();
+        clean("catalogue");
+        button("Close").click();
+        button("Compare").click();
+        assertThat(table("Designs compared")).containsText("Peak of the oil");
+        clean("compare");
+    }
+
+    private void clean(String what) {
+        assertThat(new AxeBuilder(page).analyze().getViolations()).as(what).isEmpty();
+    }
+
+    private void tabTo(String role, Pattern name) {
+        for (int i = 0; i < 200; i++) {
+            page.keyboard().press("Tab");
+            boolean there = (Boolean) page.evaluate(
+                    "([role, name]) => { const e = document.activeElement;"
+                            + " const is = e.getAttribute('role') ?? ({BUTTON: 'button', A: 'link', SUMMARY: 'summary'})[e.tagName];"
+                            + " const called = e.getAttribute('aria-label') ?? e.textContent ?? '';"
+                            + " return is === role && new RegExp(name).test(called); }",
+                    java.util.List.of(role, name.pattern()));
+            if (there) {
+                return;
+            }
+        }
+        throw new AssertionError("No " + role + " " + name + " is reached by the keyboard");
+    }
+
+    @Test
+    void theCorvidsStoryByKeyboardAlone() {
+        open(corvid.car(), corvid.design());
+        page.keyboard().press("Escape");
+        page.evaluate("document.activeElement.blur()");
+        page.keyboard().press("2");
+        assertThat(page).hasURL(Pattern.compile("/core/"));
+        assertThat(findings()).containsText("The oil gets hotter than its limit");
+        tabTo("button", Pattern.compile("^Seal the opening and go up to"));
+        page.keyboard().press("Enter");
+        assertThat(findings()).not().containsText("The oil gets hotter than its limit");
+        assertThat(field("Sealing")).hasValue("90");
+        saved();
+    }
+
+    @Test
+    void theHaulersStoryByKeyboardAlone() {
+        Garage.Own under = Garage.own("hauler");
+        open(under.car(), under.design());
+        page.evaluate("document.activeElement.blur()");
+        page.keyboard().press("3");
+        assertThat(page).hasURL(Pattern.compile("/place/"));
+        assertThat(findings()).containsText("The oil leaves its target band");
+        // Out from under the floor, into the lower grille, by arrow keys on the drawing and by numbers.
+        tabTo("slider", Pattern.compile("^Core, from the front$"));
+        for (int i = 0; i < 50; i++) {
+            page.keyboard().press("ArrowLeft");
+        }
+        for (int i = 0; i < 44; i++) {
+            page.keyboard().press("ArrowUp");
+        }
+        field("Behind the skin").focus();
+        field("Behind the skin").fill("200");
+        page.keyboard().press("Enter");
+        assertThat(findings()).not().containsText("The oil leaves its target band");
+        saved();
+    }
+
+    @Test
+    void theWrensStoryByKeyboardAlone() {
+        Garage.Own friend = Garage.own("wren");
+        open(friend.car(), friend.design());
+        assertThat(verdict()).containsText("No oil cooler is needed");
+        page.evaluate("document.activeElement.blur()");
+        tabTo("summary", Pattern.compile("This car does not need an oil cooler"));
+        if (button("Leave the cooler out").isHidden()) {
+            page.keyboard().press("Enter");
+        }
+        tabTo("button", Pattern.compile("^Leave the cooler out$"));
+        page.keyboard().press("Enter");
+        assertThat(ruleMark("No cooler")).isHidden();
+        saved();
+    }
+}

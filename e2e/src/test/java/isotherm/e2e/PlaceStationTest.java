@@ -1,0 +1,148 @@
+package isotherm.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** The nose to scale, and the core in it. */
+class PlaceStationTest extends Workshop {
+    private final Garage.Own corvid = Garage.own("corvid");
+
+    @BeforeEach
+    void openPlace() {
+        open(corvid.car(), corvid.design());
+        station("Place");
+        assertThat(front()).isVisible();
+    }
+
+    private Locator front() {
+        return slider("Core, from the front");
+    }
+
+    private Locator side() {
+        return slider("Core, from the side");
+    }
+
+    private Locator figures() {
+        return page.getByLabel("Figures of this position");
+    }
+
+    @Test
+    void theCoreIsMovedByKeysByPointerAndByNumbersAndTheAirFollows() {
+        assertThat(figures()).containsText("34 %");
+        front().focus();
+        for (int i = 0; i < 6; i++) {
+            page.keyboard().press("ArrowDown");
+        }
+        assertThat(field("Up")).not().hasValue("332");
+        // Lower in its opening the plate hides nothing of it any more.
+        assertThat(figures()).containsText("0 %");
+        unfold("Air, by hand");
+        assertThat(field("Shaded face")).hasValue("0");
+        drag(front(), 60, 0);
+        assertThat(field("Across")).not().hasValue("0");
+        drag(side(), 0, -40);
+        set("Up", "300");
+        set("Leans back", "20");
+        assertThat(field("Up")).hasValue("300");
+        saved();
+        page.reload();
+        assertThat(field("Leans back")).hasValue("20");
+    }
+
+    @Test
+    void behindTheRadiatorItIsAnotherPlace() {
+        set("Up", "430");
+        set("Behind the skin", "390");
+        assertThat(table("Places for this core")
+                        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Behind the radiator")))
+                .hasAttribute("aria-pressed", "true");
+        set("Behind the skin", "240");
+        assertThat(page.getByLabel("Problems of this position")).containsText("The core is where condenser is");
+    }
+
+    @Test
+    void aShroudAndFoamSealTheOpeningAndTheRemedyDoesTheSame() {
+        String before = ruleMark("Peak").getAttribute("aria-label");
+        toggle("Foam seals");
+        assertThat(figures()).containsText("90 %");
+        assertThat(ruleMark("Peak")).not().hasAttribute("aria-label", before);
+        toggle("Shroud");
+        assertThat(figures()).containsText("45 %");
+        page.locator("summary")
+                .filter(new Locator.FilterOptions().setHasText("Air leaks past the core"))
+                .click();
+        button("Seal the opening with a shroud and foam").click();
+        assertThat(page.getByRole(AriaRole.SWITCH, new Page.GetByRoleOptions().setName("Foam seals")))
+                .isChecked();
+    }
+
+    @Test
+    void whatIsSetByHandIsSaidToDifferFromTheDrawing() {
+        unfold("Air, by hand");
+        set("Sealing", "80");
+        assertThat(page.getByText("Set by hand: not what the drawing says.")).isVisible();
+        button("Take what the drawing says").click();
+        assertThat(field("Sealing")).hasValue("45");
+    }
+
+    @Test
+    void theNoseIsMeasuredByTapeWithNumberedDimensions() {
+        unfold("The nose by tape");
+        choose("What is being measured", "Number plate: number plate");
+        set("2 Lower edge", "420");
+        assertThat(figures()).containsText("0 %");
+        set("2 Lower edge", "345");
+        assertThat(figures()).containsText("34 %");
+        button("One part more").click();
+        assertThat(field("5 Front behind skin")).hasValue("150");
+        button("Take it out of the drawing").click();
+        saved();
+    }
+
+    @Test
+    void mountsAreCountedAndTheTemplateIsLoaded() throws IOException {
+        unfold("Mounts");
+        button("One mount more").click();
+        assertThat(page.getByLabel("Problems of this position")).containsText("three points");
+        button("Four at the corners").click();
+        assertThat(page.getByLabel("Problems of this position")).isHidden();
+        unfold("Template, true to size");
+        Download svg = page.waitForDownload(() -> button("SVG").click());
+        assertThat(Files.readString(svg.path())).startsWith("<svg").contains("mm\"");
+        Download pdf = page.waitForDownload(() -> button("PDF on A4").click());
+        assertThat(Files.readAllBytes(pdf.path())).startsWith("%PDF".getBytes());
+        Download dxf = page.waitForDownload(() -> button("DXF").click());
+        assertThat(dxf.suggestedFilename()).isEqualTo("template.dxf");
+    }
+
+    @Test
+    void aCarWithoutANoseStartsFromABody() {
+        act("More about this car", "New car…");
+        choose("Class", "Light roadster, naturally aspirated");
+        page.getByLabel("Name of the car").last().fill("Nose test");
+        button("Add this car").click();
+        assertThat(button(Pattern.compile("Car$")).first()).containsText("Nose test");
+        station("Core");
+        button("Add a core").click();
+        station("Place");
+        choose("Body", "Low sports car, one mouth");
+        button("Draw the nose").click();
+        button("Put the core into the nose").click();
+        assertThat(front()).isVisible();
+        assertThat(figures()).containsText("Opening that feeds it");
+        saved();
+        act("More about this car", "Remove this car…");
+        button("Remove the car").click();
+        assertThat(button(Pattern.compile("Car$")).first()).not().containsText("Nose test");
+    }
+}

@@ -1,0 +1,144 @@
+package isotherm.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.Locale;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterEach;
+
+/** What a user does on every station, by role and name. */
+abstract class Workshop {
+    /** The page under test. */
+    protected final Page page = Browser.page();
+
+    @AfterEach
+    void close() {
+        page.context().close();
+    }
+
+    void open(String car, String design) {
+        page.navigate("/");
+        choose("Car", car);
+        choose("Design", design);
+    }
+
+    void choose(String label, String option) {
+        button(Pattern.compile(label + "$")).first().click();
+        page.getByRole(
+                        AriaRole.OPTION,
+                        new Page.GetByRoleOptions().setName(option).setExact(true))
+                .click();
+        assertThat(button(Pattern.compile(label + "$")).first()).containsText(option);
+    }
+
+    /** Opens a list of actions and runs one. */
+    void act(String menu, String action) {
+        button(menu).click();
+        page.getByRole(
+                        AriaRole.MENUITEM,
+                        new Page.GetByRoleOptions().setName(action).setExact(true))
+                .click();
+    }
+
+    void station(String name) {
+        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Stations"))
+                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(Pattern.compile(name)))
+                .click();
+    }
+
+    Locator button(String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    Locator button(Pattern name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    Locator field(String label) {
+        return page.getByRole(
+                AriaRole.SPINBUTTON, new Page.GetByRoleOptions().setName(label).setExact(true));
+    }
+
+    void set(String label, String value) {
+        field(label).fill(value);
+        field(label).press("Enter");
+    }
+
+    void toggle(String label) {
+        page.getByRole(
+                        AriaRole.SWITCH,
+                        new Page.GetByRoleOptions().setName(label).setExact(true))
+                .press("Space");
+    }
+
+    /** Unfolds a part of the choices. */
+    void unfold(String name) {
+        page.locator("details:not([open]) > summary")
+                .filter(new Locator.FilterOptions().setHasText(name))
+                .first()
+                .click();
+    }
+
+    Locator sheet(String title) {
+        return page.getByRole(
+                AriaRole.DIALOG, new Page.GetByRoleOptions().setName(title).setExact(true));
+    }
+
+    Locator table(String name) {
+        return page.getByRole(
+                AriaRole.TABLE, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    Locator ruleMark(String name) {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Thermal rule"))
+                .getByRole(AriaRole.IMG, new Locator.GetByRoleOptions().setName(Pattern.compile("^" + name + " ")));
+    }
+
+    Locator findings() {
+        return page.getByRole(
+                AriaRole.REGION, new Page.GetByRoleOptions().setName("Findings").setExact(true));
+    }
+
+    Locator verdict() {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Verdict"));
+    }
+
+    Locator status() {
+        return page.getByRole(AriaRole.STATUS);
+    }
+
+    Locator slider(String name) {
+        return page.getByRole(
+                AriaRole.SLIDER, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    void saved() {
+        assertThat(status()).hasText("Saved");
+    }
+
+    /** Drags something from its middle. */
+    void drag(Locator what, double dx, double dy) {
+        what.scrollIntoViewIfNeeded();
+        var box = what.boundingBox();
+        double x = box.x + box.width / 2;
+        double y = box.y + box.height / 2;
+        page.mouse().move(x, y);
+        page.mouse().down();
+        page.mouse().move(x + dx, y + dy, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(10));
+        page.mouse().up();
+    }
+
+    static Pattern celsius(String prefix, double value) {
+        // To a tenth of a kelvin on the rule, to a kelvin in the trace's summary; either way of rounding a half.
+        String shown = Stream.of(Math.floor(value * 10) / 10, Math.ceil(value * 10) / 10)
+                .map(v -> String.format(Locale.ROOT, "%.1f", v).replace(".", "\\."))
+                .collect(Collectors.joining("|"));
+        return Pattern.compile(prefix + (prefix.isEmpty() ? "(" : " (") + Math.round(value) + "|" + shown + ") °C");
+    }
+}
