@@ -86,25 +86,36 @@ public record Car(
         GALLERY
     }
 
-    /**
-     * @param newSchool another estimate of the heat
-     * @return the same car under it
-     */
-    public Car withSchool(HeatSchool newSchool) {
+    private Car changed(
+            Engine newEngine,
+            HeatSchool newSchool,
+            PassiveLosses newLosses,
+            Coolant newCoolant,
+            OptionalDouble newExchanger,
+            SensorPlace newSensor,
+            Correction newCorrection) {
         return new Car(
-                engine,
+                newEngine,
                 newSchool,
                 oil,
                 oilVolume,
                 vehicle,
                 pump,
                 gauge,
-                losses,
-                coolant,
-                factoryExchanger,
-                sensor,
+                newLosses,
+                newCoolant,
+                newExchanger,
+                newSensor,
                 limits,
-                correction);
+                newCorrection);
+    }
+
+    /**
+     * @param newSchool another estimate of the heat
+     * @return the same car under it
+     */
+    public Car withSchool(HeatSchool newSchool) {
+        return changed(engine, newSchool, losses, coolant, factoryExchanger, sensor, correction);
     }
 
     /**
@@ -112,20 +123,7 @@ public record Car(
      * @return the same car with it
      */
     public Car withEngine(Engine newEngine) {
-        return new Car(
-                newEngine,
-                school,
-                oil,
-                oilVolume,
-                vehicle,
-                pump,
-                gauge,
-                losses,
-                coolant,
-                factoryExchanger,
-                sensor,
-                limits,
-                correction);
+        return changed(newEngine, school, losses, coolant, factoryExchanger, sensor, correction);
     }
 
     /**
@@ -133,20 +131,7 @@ public record Car(
      * @return the same car with them
      */
     public Car withLosses(PassiveLosses newLosses) {
-        return new Car(
-                engine,
-                school,
-                oil,
-                oilVolume,
-                vehicle,
-                pump,
-                gauge,
-                newLosses,
-                coolant,
-                factoryExchanger,
-                sensor,
-                limits,
-                correction);
+        return changed(engine, school, newLosses, coolant, factoryExchanger, sensor, correction);
     }
 
     /**
@@ -154,20 +139,7 @@ public record Car(
      * @return the same car with it
      */
     public Car withCoolant(Coolant newCoolant) {
-        return new Car(
-                engine,
-                school,
-                oil,
-                oilVolume,
-                vehicle,
-                pump,
-                gauge,
-                losses,
-                newCoolant,
-                factoryExchanger,
-                sensor,
-                limits,
-                correction);
+        return changed(engine, school, losses, newCoolant, factoryExchanger, sensor, correction);
     }
 
     /**
@@ -175,20 +147,7 @@ public record Car(
      * @return the same car with it
      */
     public Car withFactoryExchanger(double conductance) {
-        return new Car(
-                engine,
-                school,
-                oil,
-                oilVolume,
-                vehicle,
-                pump,
-                gauge,
-                losses,
-                coolant,
-                OptionalDouble.of(conductance),
-                sensor,
-                limits,
-                correction);
+        return changed(engine, school, losses, coolant, OptionalDouble.of(conductance), sensor, correction);
     }
 
     /**
@@ -196,20 +155,7 @@ public record Car(
      * @return the same car with its sensor there
      */
     public Car withSensor(SensorPlace place) {
-        return new Car(
-                engine,
-                school,
-                oil,
-                oilVolume,
-                vehicle,
-                pump,
-                gauge,
-                losses,
-                coolant,
-                factoryExchanger,
-                place,
-                limits,
-                correction);
+        return changed(engine, school, losses, coolant, factoryExchanger, place, correction);
     }
 
     /**
@@ -217,20 +163,7 @@ public record Car(
      * @return the same car with it
      */
     public Car withCorrection(Correction newCorrection) {
-        return new Car(
-                engine,
-                school,
-                oil,
-                oilVolume,
-                vehicle,
-                pump,
-                gauge,
-                losses,
-                coolant,
-                factoryExchanger,
-                sensor,
-                limits,
-                newCorrection);
+        return changed(engine, school, losses, coolant, factoryExchanger, sensor, newCorrection);
     }
 
     /**

@@ -146,4 +146,39 @@ class SolveCommandTest {
     private static String read(String kind) {
         return Examples.read(kind);
     }
+
+    @Test
+    void aCoreInTheNoseSaysWhatItsPositionMeans() {
+        Run run = solve(
+                "solve",
+                "placement",
+                Examples.formats().resolve("placement.json").toString());
+        assertThat(run.code()).isEqualTo(SolveCommand.OK);
+        JsonNode answer = new JsonMapper().readTree(run.out());
+        assertThat(answer.get("place").stringValue()).isEqualTo("LOWER_GRILLE_AHEAD");
+        assertThat(answer.get("shadedPercent").doubleValue()).isEqualTo(34.0);
+        assertThat(answer.get("section")).hasSize(4);
+    }
+
+    @Test
+    void bothSchoolsOfSizeAreAsked() {
+        Run run = solve(
+                "solve", "schools", Examples.formats().resolve("schools.json").toString());
+        assertThat(run.code()).isEqualTo(SolveCommand.OK);
+        JsonNode answer = new JsonMapper().readTree(run.out());
+        assertThat(answer.get("largestThatFits").get("price").doubleValue()).isPositive();
+        assertThat(answer.get("smallestThatHolds").get("peakC").doubleValue())
+                .isLessThan(answer.get("present").get("peakC").doubleValue());
+    }
+
+    @Test
+    void aQuickLookHasTheFiguresOfTheWholeOne() {
+        CaseDocument asked = DocumentReader.read(Examples.read("corvid"), CaseDocument.class);
+        OutcomeDocument whole = Solver.solve(asked);
+        OutcomeDocument.Quick quick = Solver.quick(asked);
+        assertThat(quick.figures()).isEqualTo(whole.figures());
+        assertThat(quick.bare()).isEqualTo(whole.bare());
+        assertThat(quick.traces().oilC().size())
+                .isLessThan(whole.traces().oilC().size());
+    }
 }

@@ -55,6 +55,15 @@ public final class RunningServer {
         return instance;
     }
 
+    /**
+     * @param type type of a bean
+     * @param <T> type of a bean
+     * @return the bean of the running application
+     */
+    public <T> T bean(Class<T> type) {
+        return context.getBean(type);
+    }
+
     /** @return where it listens */
     public URI address() {
         return address;

@@ -1,0 +1,162 @@
+package isotherm.core.advise;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import isotherm.core.airflow.Airway;
+import isotherm.core.airflow.Place;
+import isotherm.core.duty.CruiseDuty;
+import isotherm.core.duty.Duty;
+import isotherm.core.duty.Weather;
+import isotherm.core.fluid.Oil;
+import isotherm.core.fluid.Units;
+import isotherm.core.heat.HeatSchool;
+import isotherm.core.hydraulics.OilThermostat;
+import isotherm.core.simulate.Car;
+import isotherm.core.simulate.DemoCars;
+import isotherm.core.simulate.Design;
+import isotherm.core.simulate.Simulator;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.UnaryOperator;
+import org.junit.jupiter.api.Test;
+
+class VerdictTest {
+    private static final Car CAR = DemoCars.car();
+    private static final Duty TRACK = DemoCars.session(12);
+    private static final Duty ROAD = new CruiseDuty(27, 1800, new Weather(Units.kelvin(20), 100));
+
+    private static Verdict verdict(Car car, Duty duty, Design design) {
+        return Verdict.of(Assessment.of(car, duty, design));
+    }
+
+    private static Design aired(int rows, UnaryOperator<Airway> change) {
+        Design d = DemoCars.design(rows, Place.LOWER_GRILLE_AHEAD);
+        return d.withAirway(change.apply(d.cooler().orElseThrow().airway()));
+    }
+
+    private static Car withTarget(Car c, double highK) {
+        return with(c, c.oil(), new Car.Limits(highK - 20, highK, highK + 10));
+    }
+
+    private static Car with(Car c, Oil oil, Car.Limits limits) {
+        return new Car(
+                c.engine(),
+                c.school(),
+                oil,
+                c.oilVolume(),
+                c.vehicle(),
+                c.pump(),
+                c.gauge(),
+                c.losses(),
+                c.coolant(),
+                c.factoryExchanger(),
+                c.sensor(),
+                limits,
+                c.correction());
+    }
+
+    @Test
+    void aRoadCarNeedsNoneWithOrWithoutOneFitted() {
+        Verdict bare = verdict(CAR, ROAD, Design.NO_COOLER);
+        assertThat(bare.kind()).isEqualTo(Verdict.Kind.NOT_NEEDED);
+        assertThat(bare.why()).contains("K under the target's upper edge");
+        assertThat(bare.options()).isEmpty();
+        assertThat(verdict(CAR, ROAD, DemoCars.design(13, Place.GRILLE_AHEAD)).kind())
+                .isEqualTo(Verdict.Kind.NOT_NEEDED);
+    }
+
+    @Test
+    void aHotCarWithoutACoolerNeedsOne() {
+        Verdict v = verdict(CAR, TRACK, Design.NO_COOLER);
+        assertThat(v.kind()).isEqualTo(Verdict.Kind.NEEDED);
+        assertThat(v.what()).isEqualTo("An oil cooler is needed");
+        assertThat(v.why()).contains("130 °C");
+    }
+
+    @Test
+    void aDesignThatHoldsCoversIt() {
+        Verdict v = verdict(CAR, TRACK, DemoCars.design(30, Place.FRONT_CORNER_VENTED));
+        assertThat(v.kind()).isEqualTo(Verdict.Kind.COVERED);
+        assertThat(v.options()).isEmpty();
+    }
+
+    @Test
+    void plannedPowerAloneCanAskForOne() {
+        Duty mild = DemoCars.session(3);
+        double bare = Simulator.run(CAR, mild, Design.NO_COOLER).peak();
+        Car roomy = withTarget(CAR, bare + 6);
+        Assessment a = Assessment.of(
+                roomy,
+                mild,
+                Design.NO_COOLER,
+                OptionalDouble.of(2 * roomy.engine().power()));
+        Verdict v = Verdict.of(a);
+        assertThat(v.kind()).isEqualTo(Verdict.Kind.NEEDED_FOR_PLANNED);
+        assertThat(v.why()).contains("with the planned power");
+        assertThat(verdict(roomy, mild, Design.NO_COOLER).kind()).isEqualTo(Verdict.Kind.NOT_NEEDED);
+    }
+
+    @Test
+    void whatIsCheaperThanAnotherCoreIsTriedFirstAndDoesWhatItSays() {
+        // A core that would do, were it not shaded and open: find how much shade makes it fail.
+        Design leaky = null;
+        for (double shade = 0.2; shade < 0.75; shade += 0.05) {
+            double s = shade;
+            Design d = aired(30, a -> a.withSealing(0.6).withShade(s));
+            if (Simulator.run(CAR, TRACK, d).peak() > CAR.limits().targetHighK() + 1) {
+                leaky = d;
+                break;
+            }
+        }
+        Verdict v = verdict(CAR, TRACK, leaky);
+        assertThat(v.kind()).isEqualTo(Verdict.Kind.TRY_FIRST);
+        assertThat(v.options()).isNotEmpty();
+        for (Finding.Remedy option : v.options()) {
+            assertThat(Simulator.run(CAR, TRACK, option.design()).peak())
+                    .as(option.label())
+                    .isEqualTo(option.peakK())
+                    .isLessThanOrEqualTo(CAR.limits().targetHighK());
+        }
+    }
+
+    @Test
+    void aLateThermostatIsTheFirstThingToChange() {
+        Design late = DemoCars.design(34, Place.FRONT_CORNER_VENTED)
+                .withThermostat(Optional.of(OilThermostat.opening(Units.kelvin(116))));
+        assertThat(Simulator.run(CAR, TRACK, late).peak())
+                .isGreaterThan(CAR.limits().targetHighK());
+        Verdict v = verdict(CAR, TRACK, late);
+        assertThat(v.kind()).isEqualTo(Verdict.Kind.TRY_FIRST);
+        assertThat(v.options().get(0).label()).isEqualTo("Fit a thermostat that opens at 90 °C");
+    }
+
+    @Test
+    void anotherOilIsOfferedWhereOnlyTheFilmIsThin() {
+        Oil thin = Oil.grade("0W-20").orElseThrow();
+        Car tolerant = with(
+                CAR.withSchool(new HeatSchool.ShareOfPower(0.06)),
+                thin,
+                new Car.Limits(Units.kelvin(90), Units.kelvin(110), Units.kelvin(175)));
+        Verdict v = verdict(tolerant, TRACK, Design.NO_COOLER);
+        assertThat(v.kind()).isEqualTo(Verdict.Kind.TRY_FIRST);
+        assertThat(v.options()).anySatisfy(o -> assertThat(o.label()).contains("if the engine's maker allows it"));
+    }
+
+    @Test
+    void aClosedArchIsVentedFirst() {
+        Design closed = DemoCars.design(19, Place.FRONT_CORNER_CLOSED);
+        Design vented = closed.withAirway(closed.cooler().orElseThrow().airway().withPlace(Place.FRONT_CORNER_VENTED));
+        double shut = Simulator.run(CAR, TRACK, closed).peak();
+        double open = Simulator.run(CAR, TRACK, vented).peak();
+        assertThat(open).isLessThan(shut - 1);
+        Car between = withTarget(CAR, (open + shut) / 2);
+        assertThat(verdict(between, TRACK, closed).options()).anySatisfy(o -> {
+            assertThat(o.label()).isEqualTo("Vent the arch liner");
+            assertThat(o.peakK()).isEqualTo(open);
+        });
+        // Where venting is not enough, it is not offered as though it were.
+        assertThat(verdict(withTarget(CAR, open - 1), TRACK, closed).options())
+                .extracting(Finding.Remedy::label)
+                .doesNotContain("Vent the arch liner");
+    }
+}

@@ -1,0 +1,77 @@
+package isotherm.core.simulate;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import isotherm.core.airflow.Place;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class FactorTest {
+    private static final Car CAR = DemoCars.car();
+    private static final Design DESIGN = DemoCars.design(13, Place.GRILLE_AHEAD);
+
+    private static double peak(Car car) {
+        return Simulator.run(car, DemoCars.session(8), DESIGN).peak();
+    }
+
+    @ParameterizedTest
+    @EnumSource(Factor.class)
+    void aFactorOfOneChangesNothingAndThereAndBackIsHome(Factor factor) {
+        assertThat(peak(factor.scale(CAR, 1))).isCloseTo(peak(CAR), within(1e-9));
+        Car there = factor.scale(CAR, 1.25);
+        assertThat(peak(factor.scale(there, 1 / 1.25))).isCloseTo(peak(CAR), within(1e-6));
+        assertThat(factor.words()).isNotBlank();
+        assertThat(factor.spread()).isBetween(0.05, 0.5);
+    }
+
+    @Test
+    void eachFactorMovesTheOilInItsOwnDirection() {
+        double now = peak(CAR);
+        assertThat(peak(Factor.HEAT.scale(CAR, 1.2))).isGreaterThan(now + 2);
+        assertThat(peak(Factor.LOSSES.scale(CAR, 1.2))).isLessThan(now);
+        assertThat(peak(Factor.EFFICACY.scale(CAR, 1.2))).isLessThan(now - 1);
+        assertThat(peak(Factor.AIR.scale(CAR, 1.2))).isLessThan(now);
+        assertThat(peak(Factor.COOLANT.scale(CAR, 1.3))).isGreaterThanOrEqualTo(now);
+    }
+
+    @Test
+    void moreMassWarmsUpSlower() {
+        double usual = Simulator.run(CAR, DemoCars.session(8), DESIGN).timeTo(370);
+        double heavy = Simulator.run(Factor.MASS.scale(CAR, 1.5), DemoCars.session(8), DESIGN)
+                .timeTo(370);
+        assertThat(heavy).isGreaterThan(usual);
+    }
+
+    @Test
+    void airNeverArrivesWithMoreThanAllOfItsPressure() {
+        Design.Cooler sealed = new Design.Cooler(
+                DESIGN.cooler().orElseThrow().core(),
+                DESIGN.cooler().orElseThrow().airway().withSealing(0.95),
+                DESIGN.cooler().orElseThrow().loop(),
+                0.8);
+        assertThat(Factor.AIR.scale(CAR, 1.5).known(sealed).airway().sealing()).isEqualTo(1);
+        assertThat(Factor.EFFICACY.scale(CAR, 1.1).known(sealed).efficacy()).isCloseTo(0.88, within(1e-12));
+        assertThat(CAR.known(sealed)).isSameAs(sealed);
+    }
+
+    @Test
+    void aBeliefAddsThePriorsOfWhatALogDidNotTouch() {
+        Belief learned = new Belief(java.util.List.of(Factor.HEAT), new double[] {0.02}, new double[][] {{1}});
+        Belief after = Belief.after(learned);
+        assertThat(after.factors().get(0)).isEqualTo(Factor.HEAT);
+        assertThat(after.factors()).contains(Factor.EFFICACY, Factor.AIR, Factor.LOSSES);
+        assertThat(after.deviation()[0]).isEqualTo(0.02);
+        assertThat(after.deviation()[after.factors().indexOf(Factor.AIR)]).isEqualTo(Factor.AIR.spread());
+        assertThat(after).isEqualTo(Belief.after(learned)).hasSameHashCodeAs(Belief.after(learned));
+        assertThat(after).isNotEqualTo(Belief.prior());
+        assertThat(after.toString()).contains("HEAT");
+    }
+
+    @Test
+    void aBeliefWhoseSizesDisagreeIsRefused() {
+        org.assertj.core.api.Assertions.assertThatIllegalArgumentException()
+                .isThrownBy(() -> new Belief(java.util.List.of(Factor.HEAT), new double[0], new double[0][]));
+    }
+}
