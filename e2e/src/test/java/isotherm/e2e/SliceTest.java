@@ -68,7 +68,8 @@ class SliceTest extends Workshop {
     void rowsCanBeDragged() {
         open(corvid.car(), corvid.design());
         station("Core");
-        Locator thumb = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Rows").setExact(true));
+        Locator thumb = page.getByRole(
+                AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Rows").setExact(true));
         var box = page.locator(".thumb").boundingBox();
         page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
         page.mouse().down();
