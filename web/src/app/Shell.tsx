@@ -8,7 +8,7 @@ import { NewCar } from './NewCar';
 import { usePreferences } from './preferences';
 import { ThermalRule } from './Rule';
 import { UnitsSheet } from './UnitsSheet';
-import { Workbench, useBench } from './workbench';
+import { Held, useBench, Workbench } from './workbench';
 
 // Each station comes when it is first gone to: the first look at a car does not wait for all of them.
 const Duty = lazy(async () => ({ default: (await import('../stations/duty/Duty')).Duty }));
@@ -193,9 +193,13 @@ function OneCar({ carId, cars }: { carId: string; cars: Schemas['CarSummary'][] 
       ghostId={search.get('against') ?? undefined}
     >
       <Frame>
-        <StationRail />
+        <Held>
+          <StationRail />
+        </Held>
         <main>
-          <Top cars={cars} />
+          <Held>
+            <Top cars={cars} />
+          </Held>
           <div>
             <Conflicts />
             <Failure />

@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
-import { createContext, useCallback, useContext, useMemo, type ReactNode } from 'react';
+import { createContext, memo, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
 import {
   call,
   type CarDocument,
@@ -35,6 +35,9 @@ interface Bench {
   readonly behind: boolean;
   /** Another design that this one is held against, with its outcome under the same duty. */
   readonly ghost: { readonly name: string; readonly outcome: OutcomeDocument } | undefined;
+  /** A picture is being dragged. */
+  readonly dragged: boolean;
+  drag(on: boolean): void;
 }
 
 const Context = createContext<Bench | undefined>(undefined);
@@ -94,6 +97,7 @@ export function Workbench({ view, dutyId, designId, ghostId, children }: Props) 
       })),
   );
 
+  const [dragged, drag] = useState(false);
   const { history, keep } = useHistory(view.id);
   const open: Record<What, string> = { car: view.id, duty: dutyId, design: designId };
   const change = <T,>(what: What, saved: { document: T; change: (next: T) => void }, next: T) => {
@@ -177,6 +181,8 @@ export function Workbench({ view, dutyId, designId, ghostId, children }: Props) 
       () => (other && ghost.data ? { name: other.design.name, outcome: ghost.data } : undefined),
       [other, ghost.data],
     ),
+    dragged,
+    drag,
   };
   return <Context.Provider value={bench}>{children}</Context.Provider>;
 }
@@ -187,4 +193,21 @@ export function useBench(): Bench {
     throw new Error('useBench needs a Workbench above it');
   }
   return bench;
+}
+
+const Still = memo(
+  function Still({ bench, children }: { bench: Bench; held: boolean; children: ReactNode }) {
+    return <Context.Provider value={bench}>{children}</Context.Provider>;
+  },
+  (_, next) => next.held,
+);
+
+/** What does not belong to the picture that is dragged: it follows when the hand holds still, so that the picture can keep up. */
+export function Held({ children }: { children: ReactNode }) {
+  const bench = useBench();
+  return (
+    <Still bench={bench} held={bench.dragged && bench.behind}>
+      {children}
+    </Still>
+  );
 }

@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
+import { memo } from 'react';
 import { useTheme } from 'styled-components';
 import type { Schemas } from '../api/client';
 import { usePreferences } from '../app/preferences';
@@ -20,7 +21,7 @@ interface Props {
 }
 
 /** Air on the core's face over road speed, with and without its fan. */
-export function AirCurve({ still, driven, height }: Props) {
+export const AirCurve = memo(function AirCurve({ still, driven, height }: Props) {
   const theme = useTheme();
   const { units } = usePreferences();
   const [ref, width] = useWidth();
@@ -71,4 +72,4 @@ export function AirCurve({ still, driven, height }: Props) {
       </svg>
     </Picture>
   );
-}
+});

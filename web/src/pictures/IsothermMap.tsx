@@ -46,6 +46,7 @@ export interface MapAxis {
   readonly step: number;
   readonly quantity?: Quantity;
   readonly suffix?: string;
+  readonly digits?: number;
 }
 
 interface Props {
@@ -57,6 +58,7 @@ interface Props {
   readonly peakC: number;
   readonly height: number;
   readonly onMove: (x: number, y: number) => void;
+  readonly onDrag: (on: boolean) => void;
 }
 
 const LEFT = 48;
@@ -66,7 +68,7 @@ const FOOT = 36;
 const LEVEL_STEP = 5;
 
 /** Peak oil temperature over two choices: isotherms, the target band filled, and the present design as a handle. */
-export function IsothermMap({ map, x, y, car, interval, peakC, height, onMove }: Props) {
+export function IsothermMap({ map, x, y, car, interval, peakC, height, onMove, onDrag }: Props) {
   const theme = useTheme();
   const { units, show } = usePreferences();
   const [ref, width] = useWidth();
@@ -93,9 +95,13 @@ export function IsothermMap({ map, x, y, car, interval, peakC, height, onMove }:
   const number = (axis: MapAxis, v: number) =>
     axis.quantity
       ? `${formatNumber(v, axis.quantity, units[axis.quantity])} ${symbol(axis.quantity, units[axis.quantity])}`
-      : `${Math.round(v * 10) / 10}${axis.suffix ? ` ${axis.suffix}` : ''}`;
+      : `${v.toFixed(axis.digits ?? (axis.step < 1 ? 1 : 0))}${axis.suffix ? ` ${axis.suffix}` : ''}`;
   const snap = (v: number, axis: MapAxis, from: number, to: number) =>
-    Math.max(from, Math.min(to, Math.round(v / axis.step) * axis.step));
+    Number(Math.max(from, Math.min(to, Math.round(v / axis.step) * axis.step)).toFixed(6));
+  const drag = (on: boolean) => {
+    dragging.current = on;
+    onDrag(on);
+  };
   const moveTo = (e: PointerEvent<SVGSVGElement>) => {
     const box = e.currentTarget.getBoundingClientRect();
     onMove(
@@ -126,13 +132,13 @@ export function IsothermMap({ map, x, y, car, interval, peakC, height, onMove }:
         role="group"
         aria-label={`Peak oil temperature over ${x.label} and ${y.label}`}
         onPointerDown={(e) => {
-          dragging.current = true;
+          drag(true);
           e.currentTarget.setPointerCapture(e.pointerId);
           moveTo(e);
         }}
         onPointerMove={(e) => dragging.current && moveTo(e)}
-        onPointerUp={() => (dragging.current = false)}
-        onPointerCancel={() => (dragging.current = false)}
+        onPointerUp={() => drag(false)}
+        onPointerCancel={() => drag(false)}
       >
         <defs>
           <clipPath id="map-clip">

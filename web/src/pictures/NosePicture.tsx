@@ -58,6 +58,7 @@ interface Props {
   /** The part or opening whose dimensions are numbered. */
   readonly marked: (Rect & { readonly frontMm?: number; readonly depthMm?: number }) | undefined;
   readonly onMove: (to: Position) => void;
+  readonly onDrag: (on: boolean) => void;
   readonly mostHeight: number;
 }
 
@@ -66,7 +67,7 @@ const FOOT = 18;
 const TOP = 18;
 
 /** The nose to scale, from the front and as a section from the side, with the core in it to be moved. */
-export function NosePicture({ nose, at, fit, airMPerS, marked, onMove, mostHeight }: Props) {
+export function NosePicture({ nose, at, fit, airMPerS, marked, onMove, onDrag, mostHeight }: Props) {
   const theme = useTheme();
   const { show } = usePreferences();
   const [ref, width] = useWidth();
@@ -102,6 +103,7 @@ export function NosePicture({ nose, at, fit, airMPerS, marked, onMove, mostHeigh
     };
     svg.setPointerCapture(e.pointerId);
     e.currentTarget.focus();
+    onDrag(true);
   };
   const drag = (e: PointerEvent<SVGSVGElement>) => {
     const d = dragging.current;
@@ -115,6 +117,10 @@ export function NosePicture({ nose, at, fit, airMPerS, marked, onMove, mostHeigh
           : { ...at, zMm: sz.invert(px) - d.dx, yMm: y },
       );
     }
+  };
+  const end = () => {
+    dragging.current = undefined;
+    onDrag(false);
   };
   const keys = (view: 'front' | 'side') => (e: KeyboardEvent) => {
     const by = e.shiftKey ? 1 : 5;
@@ -153,8 +159,8 @@ export function NosePicture({ nose, at, fit, airMPerS, marked, onMove, mostHeigh
         role="group"
         aria-label="The nose to scale"
         onPointerMove={drag}
-        onPointerUp={() => (dragging.current = undefined)}
-        onPointerCancel={() => (dragging.current = undefined)}
+        onPointerUp={end}
+        onPointerCancel={end}
       >
         <defs>
           <clipPath id="nose-front">

@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { useTheme } from 'styled-components';
 import type { OutcomeDocument, CarDocument } from '../api/client';
 import { usePreferences } from '../app/preferences';
@@ -20,7 +20,7 @@ interface Props {
 }
 
 /** The session in time: oil and coolant over the target band, thermostat and fan as lanes below. */
-export function TimeTrace({ outcome, car, height, cooled }: Props) {
+export const TimeTrace = memo(function TimeTrace({ outcome, car, height, cooled }: Props) {
   const theme = useTheme();
   const { show, units } = usePreferences();
   const [ref, width] = useWidth();
@@ -151,4 +151,4 @@ export function TimeTrace({ outcome, car, height, cooled }: Props) {
       </svg>
     </Picture>
   );
-}
+});

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
+import { Held } from '../app/workbench';
 
 const Grid = styled.div`
   display: grid;
@@ -49,9 +50,13 @@ const Column = styled.div`
 export function Station(props: { choices: ReactNode; pictures: ReactNode; side: ReactNode }) {
   return (
     <Grid>
-      <Column className="choices">{props.choices}</Column>
+      <Column className="choices">
+        <Held>{props.choices}</Held>
+      </Column>
       <Column>{props.pictures}</Column>
-      <Column className="side">{props.side}</Column>
+      <Column className="side">
+        <Held>{props.side}</Held>
+      </Column>
     </Grid>
   );
 }

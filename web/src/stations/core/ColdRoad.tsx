@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
+import { memo } from 'react';
 import { useTheme } from 'styled-components';
 import type { OutcomeDocument } from '../../api/client';
 import { usePreferences } from '../../app/preferences';
@@ -15,7 +16,7 @@ const LOADED_C = 65;
 const DRY_C = 80;
 
 /** A cold start into a cool day's road, with this design and without a cooler: a big core fails there. */
-export function ColdRoad({ outcome, height }: { outcome: OutcomeDocument; height: number }) {
+export const ColdRoad = memo(function ColdRoad({ outcome, height }: { outcome: OutcomeDocument; height: number }) {
   const theme = useTheme();
   const { show, units } = usePreferences();
   const [ref, width] = useWidth();
@@ -68,4 +69,4 @@ export function ColdRoad({ outcome, height }: { outcome: OutcomeDocument; height
       </svg>
     </Picture>
   );
-}
+});

@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import { type CoolerDocument } from '../../api/client';
 import { Findings } from '../../app/Findings';
 import { usePreferences } from '../../app/preferences';
-import { useBench } from '../../app/workbench';
+import { Held, useBench } from '../../app/workbench';
 import { DocumentNumber } from '../../kit/fields';
 import { Button, Fold, Heading, Muted, Pick, Slide, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
@@ -250,7 +250,9 @@ export function CoreStation() {
               <TimeTrace outcome={outcome} car={car} height={212} cooled />
               <ColdRoad outcome={outcome} height={212} />
             </Beside>
-            <TwoSchools />
+            <Held>
+              <TwoSchools />
+            </Held>
           </>
         )
       }

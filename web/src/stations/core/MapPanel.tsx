@@ -73,6 +73,17 @@ const AXES: readonly AxisChoice[] = [
     set: (d, widthMm) => onCooler(d, { widthMm }),
   },
   {
+    id: 'OPENING_CM2',
+    label: 'Opening',
+    quantity: 'area',
+    from: 50,
+    to: 800,
+    count: 20,
+    step: 5,
+    get: (d) => d.design.cooler?.openingCm2,
+    set: (d, openingCm2) => onCooler(d, { openingCm2 }),
+  },
+  {
     id: 'THERMOSTAT_C',
     label: 'Thermostat opens',
     quantity: 'temperature',
@@ -93,6 +104,30 @@ const AXES: readonly AxisChoice[] = [
     step: 1,
     get: (d) => d.duty.ambientC,
     set: (d, ambientC) => ({ ...d, duty: { ...d.duty, ambientC } }),
+  },
+  {
+    id: 'POWER_KW',
+    label: 'Engine power',
+    quantity: 'power',
+    from: 60,
+    to: 400,
+    count: 20,
+    step: 5,
+    get: (d) => d.car.engine.powerKw,
+    set: (d, powerKw) => ({ ...d, car: { ...d.car, engine: { ...d.car.engine, powerKw } } }),
+  },
+  {
+    id: 'FAN_M3_PER_S',
+    label: 'Fan flow',
+    suffix: 'm³/s',
+    digits: 2,
+    from: 0.05,
+    to: 0.6,
+    count: 20,
+    step: 0.01,
+    get: (d) => d.design.cooler?.fan?.freeFlowM3PerS,
+    set: (d, freeFlowM3PerS) =>
+      d.design.cooler?.fan ? onCooler(d, { fan: { ...d.design.cooler.fan, freeFlowM3PerS } }) : d,
   },
   {
     id: 'SPEED',
@@ -124,7 +159,7 @@ const Bar = styled.div`
 
 /** The isotherm map over two variables that the builder picks. */
 export function MapPanel({ height }: { height: number }) {
-  const { car, duty, design, changeCar, changeDuty, changeDesign, outcome, interval } = useBench();
+  const { car, duty, design, changeCar, changeDuty, changeDesign, outcome, interval, drag } = useBench();
   const docs: Docs = { car, duty, design };
   const possible = AXES.filter((a) => a.get(docs) !== undefined);
   const [xId, setX] = useState<AxisId>('ROWS');
@@ -181,6 +216,7 @@ export function MapPanel({ height }: { height: number }) {
           peakC={outcome.figures.peakC}
           height={height}
           onMove={move}
+          onDrag={drag}
         />
       ) : (
         <Muted style={{ height }}>{map.error ? `No map: ${map.error.message}` : 'Drawing the map…'}</Muted>

@@ -5,7 +5,7 @@ import { call, type CoolerDocument, type Schemas } from '../../api/client';
 import { Findings } from '../../app/Findings';
 import { usePreferences } from '../../app/preferences';
 import { useSettled } from '../../app/useSettled';
-import { useBench } from '../../app/workbench';
+import { Held, useBench } from '../../app/workbench';
 import { DocumentNumber } from '../../kit/fields';
 import { Button, Fold, Heading, Muted, Pick, Row, Toggle } from '../../kit/kit';
 import { Fields, FigureTable } from '../../kit/layout';
@@ -107,7 +107,7 @@ function usePlacement() {
 }
 
 function Placed() {
-  const { car, outcome } = useBench();
+  const { car, outcome, drag } = useBench();
   const { cooler, set } = useCooler();
   const { show } = usePreferences();
   const { fit, move, placement, differs, takeDrawn, error } = usePlacement();
@@ -321,15 +321,20 @@ function Placed() {
               airMPerS={core?.faceSpeedMPerS ?? 0}
               marked={measuring ? nose[marked.list][marked.index] : undefined}
               onMove={(to) => placement && move({ ...placement, ...snap(to) })}
+              onDrag={drag}
               mostHeight={330}
             />
           )}
           {error && <p role="alert">▲ {error.message}</p>}
           {fit && placement && <FitFigures fit={fit} />}
-          <PlacesCompared />
+          <Held>
+            <PlacesCompared />
+          </Held>
           {outcome && core && (
             <>
-              <AirBySpeed />
+              <Held>
+                <AirBySpeed />
+              </Held>
               <Heading>Where the air’s pressure goes at the end of the session</Heading>
               {core.airLosses.length > 0 ? (
                 <PressureBar losses={core.airLosses} format={(pa) => `${Math.round(pa)} Pa`} label="Air pressure" />
