@@ -24,6 +24,7 @@ class ArchitectureTest {
             "heat",
             "duty",
             "simulate",
+            "plumb",
             "fit",
             "compare",
             "catalogue",

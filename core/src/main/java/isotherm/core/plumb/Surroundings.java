@@ -1,0 +1,209 @@
+package isotherm.core.plumb;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
+
+/** What a hose of one diameter has to keep clear of, and how much room is left at a point. */
+public final class Surroundings {
+    /** Room that a separator keeps between two hoses' skins, m (default). */
+    public static final double SEPARATOR = 5e-3;
+
+    private static final double OTHER_STEP = 8e-3;
+
+    private final Bay bay;
+    private final double radius;
+    private final List<Vector3D> others = new ArrayList<>();
+    private final double toOther;
+    private final boolean sleeved;
+
+    /**
+     * @param bay the bay
+     * @param outside outer diameter of the hose, m
+     * @param others hoses that are there already, of the same diameter
+     * @param sleeved whether a heat sleeve is on it, which halves what it keeps from hot parts
+     */
+    public Surroundings(Bay bay, double outside, List<RoutePath> others, boolean sleeved) {
+        this.bay = bay;
+        this.radius = outside / 2;
+        this.sleeved = sleeved;
+        others.forEach(o -> this.others.addAll(o.points(OTHER_STEP)));
+        this.toOther = outside + SEPARATOR;
+    }
+
+    private Surroundings(Surroundings like, Bay bay) {
+        this.bay = bay;
+        this.radius = like.radius;
+        this.sleeved = like.sleeved;
+        this.others.addAll(like.others);
+        this.toOther = like.toOther;
+    }
+
+    /** The same without one box. */
+    Surroundings without(String name) {
+        return new Surroundings(this, bay.without(name));
+    }
+
+    /** @return the bay */
+    public Bay bay() {
+        return bay;
+    }
+
+    /**
+     * @param box a box
+     * @return least distance of the hose's centre line from it, m
+     */
+    public double needed(Bay.Box box) {
+        double clearance = box.kind().clearance();
+        return radius + (sleeved && box.kind() == Bay.Kind.HOT ? clearance / 2 : clearance);
+    }
+
+    /**
+     * @param p a point of the centre line, m
+     * @return room left there beyond what has to be kept, m; negative where it is too near; never steeper than distance itself
+     */
+    public double slack(Vector3D p) {
+        double least = bay.room().within(p) - radius;
+        for (Bay.Box box : bay.boxes()) {
+            least = Math.min(least, slack(p, box));
+        }
+        for (Vector3D o : others) {
+            // The chord between two points of the other hose bulges by next to nothing.
+            least = Math.min(least, Vector3D.distance(p, o) - toOther);
+        }
+        return least;
+    }
+
+    private double slack(Vector3D p, Bay.Box box) {
+        double needed = needed(box);
+        double slack = box.distance(p) - needed;
+        if (slack < 0 && box.kind() == Bay.Kind.PANEL) {
+            for (Bay.Hole hole : bay.holes()) {
+                if (hole.panel().equals(box.name()) && hole.along(p) <= reach(hole, box) + needed) {
+                    slack = Math.max(slack, hole.diameter() / 2 - Bay.Hole.GROMMET - radius - hole.offAxis(p));
+                }
+            }
+        }
+        return slack;
+    }
+
+    private static double reach(Bay.Hole hole, Bay.Box box) {
+        Vector3D unit = hole.axis().unit();
+        double a = Math.abs(box.low().subtract(hole.centre()).dotProduct(unit));
+        double b = Math.abs(box.high().subtract(hole.centre()).dotProduct(unit));
+        return Math.max(a, b);
+    }
+
+    /**
+     * @param p a point of the centre line, m
+     * @return name of what is nearest to breaking its distance there
+     */
+    public String nearest(Vector3D p) {
+        double least = bay.room().within(p) - radius;
+        String name = "the edge of the bay";
+        for (Bay.Box box : bay.boxes()) {
+            double slack = slack(p, box);
+            if (slack < least) {
+                least = slack;
+                name = box.name();
+            }
+        }
+        for (Vector3D o : others) {
+            double slack = Vector3D.distance(p, o) - toOther;
+            if (slack < least) {
+                least = slack;
+                name = "the other hose";
+            }
+        }
+        return name;
+    }
+
+    /**
+     * @param from a point, m
+     * @param to another, m
+     * @return whether the straight line between them is clear
+     */
+    boolean clear(Vector3D from, Vector3D to) {
+        double length = Vector3D.distance(from, to);
+        double at = 0;
+        while (true) {
+            Vector3D p = length == 0 ? from : from.add(new Vector3D(at / length, to.subtract(from)));
+            double slack = slack(p);
+            if (slack < 0) {
+                return false;
+            }
+            if (at >= length) {
+                return true;
+            }
+            // Nothing comes nearer faster than the point moves.
+            at = Math.min(length, at + Math.max(slack, LEAST_STEP));
+        }
+    }
+
+    private static final double LEAST_STEP = 4e-3;
+
+    /**
+     * @param path a path
+     * @return whether its whole centre line is clear
+     */
+    boolean clear(RoutePath path) {
+        List<Vector3D> points = path.points(LEAST_STEP);
+        int i = 0;
+        while (i < points.size()) {
+            double slack = slack(points.get(i));
+            if (slack < 0) {
+                return false;
+            }
+            i += Math.max(1, (int) (slack / LEAST_STEP));
+        }
+        return slack(points.get(points.size() - 1)) >= 0;
+    }
+
+    /**
+     * Somewhere along a hose that cannot stay so.
+     *
+     * @param at where it is, m
+     * @param what what is too near
+     * @param kind what it is; empty for the bay's edge, the other hose, or a bend
+     * @param missing how much is missing, m
+     */
+    public record Trouble(Vector3D at, String what, Optional<Bay.Kind> kind, double missing) {}
+
+    /**
+     * @param path a path
+     * @param bendRadius least radius of the hose, m
+     * @return everything that cannot stay so, worst place of each; empty for a good one
+     */
+    public List<Trouble> troubles(RoutePath path, double bendRadius) {
+        List<Trouble> troubles = new ArrayList<>();
+        for (Vector3D p : path.points(LEAST_STEP)) {
+            double slack = slack(p);
+            if (slack < -1e-6) {
+                String name = nearest(p);
+                Trouble trouble = new Trouble(
+                        p,
+                        name,
+                        bay.boxes().stream()
+                                .filter(b -> b.name().equals(name))
+                                .map(Bay.Box::kind)
+                                .findFirst(),
+                        -slack);
+                Optional<Trouble> same =
+                        troubles.stream().filter(t -> t.what().equals(name)).findFirst();
+                if (same.isEmpty()) {
+                    troubles.add(trouble);
+                } else if (same.get().missing() < trouble.missing()) {
+                    troubles.set(troubles.indexOf(same.get()), trouble);
+                }
+            }
+        }
+        for (int i = 1; i + 1 < path.corners().size(); i++) {
+            double radius = path.radii().get(i - 1);
+            if (path.turn(i) > 1e-6 && radius < bendRadius - 1e-9) {
+                troubles.add(new Trouble(path.corners().get(i), "bend", Optional.empty(), bendRadius - radius));
+            }
+        }
+        return List.copyOf(troubles);
+    }
+}
