@@ -60,6 +60,15 @@ public record HoseEnd(
         return new Vector3D(Math.cos(angle), along, Math.sin(angle), aside);
     }
 
+    /**
+     * @param along unit vector out of the port
+     * @param aside unit vector square to it, towards which it bends
+     * @return unit vector in the plane of its bend, square to the hose, on the side away from the seat
+     */
+    public Vector3D inPlane(Vector3D along, Vector3D aside) {
+        return new Vector3D(Math.sin(angle), along, -Math.cos(angle), aside);
+    }
+
     /** @return bends of 90° that it counts as */
     public double elbows90() {
         return angle / (Math.PI / 2);

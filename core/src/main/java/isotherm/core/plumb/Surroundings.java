@@ -40,6 +40,13 @@ public final class Surroundings {
         this.toOther = like.toOther;
     }
 
+    /** The same with another hose, of the same diameter, there. */
+    Surroundings with(Optional<RoutePath> other) {
+        Surroundings more = new Surroundings(this, bay);
+        other.ifPresent(o -> more.others.addAll(o.points(OTHER_STEP)));
+        return more;
+    }
+
     /** The same without one box. */
     Surroundings without(String name) {
         return new Surroundings(this, bay.without(name));

@@ -1,0 +1,274 @@
+package isotherm.core.plumb;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
+
+/**
+ * One hose with everything that joins it to its two ports.
+ *
+ * @param name {@code feed} or {@code return}
+ * @param from the port that the oil comes from
+ * @param to the port that it goes to
+ * @param fromChain adaptors at the first port; empty when none lead from it to the hose
+ * @param toChain adaptors at the last port, from the hose on; empty when none lead there
+ * @param fromEnd hose end at the first port; empty without a route
+ * @param toEnd hose end at the last port; empty without a route
+ * @param path centre line from collar to collar; empty without a route
+ * @param found whether the route is good; false for a line drawn through way-points that breaks something
+ * @param troubles what cannot stay so along it
+ * @param inTheWay what has to move when there is no route
+ * @param cut what is cut and marked; empty without a route
+ */
+public record Line(
+        String name,
+        Port from,
+        Port to,
+        Optional<FittingChain> fromChain,
+        Optional<FittingChain> toChain,
+        Optional<HoseEnd> fromEnd,
+        Optional<HoseEnd> toEnd,
+        Optional<RoutePath> path,
+        boolean found,
+        List<Surroundings.Trouble> troubles,
+        List<String> inTheWay,
+        Optional<CutList> cut) {
+
+    /**
+     * A port in the car.
+     *
+     * @param name what it is
+     * @param at where it opens, m
+     * @param out unit vector out of it
+     * @param end its thread
+     */
+    public record Port(String name, Vector3D at, Vector3D out, End end) {}
+
+    /** A way to leave a port: a hose end, turned. */
+    private record Turned(HoseEnd end, Vector3D aside, RouteFinder.Exit exit) {}
+
+    /** A bend in a fitting costs as much as so much hose, m (default). */
+    private static final double ELBOW_COST = 0.05;
+
+    /**
+     * @param name {@code feed} or {@code return}
+     * @param from the port that the oil comes from
+     * @param to the port that it goes to
+     * @param parts what can be bought
+     * @param hose the hose
+     * @param wish what the chains are chosen by
+     * @param space what the hose has to keep clear of
+     * @param wayPoints points that it has to pass, m
+     * @param slack added for the movement of the engine, m
+     * @return the line
+     */
+    public static Line plan(
+            String name,
+            Port from,
+            Port to,
+            Parts parts,
+            HoseType hose,
+            FittingChain.Wish wish,
+            Surroundings space,
+            List<Vector3D> wayPoints,
+            double slack) {
+        List<HoseEnd> ends = parts.endsFor(hose);
+        Optional<End> joint = ends.stream().map(HoseEnd::end).findFirst();
+        Optional<FittingChain> fromChain =
+                joint.flatMap(j -> FittingChain.find(parts.adaptors(), from.end(), j, wish, hose.bore()));
+        Optional<FittingChain> toChain =
+                joint.flatMap(j -> FittingChain.find(parts.adaptors(), j, to.end(), wish, hose.bore()));
+        List<Turned> starts = turned(from, fromChain, ends);
+        List<Turned> goals = turned(to, toChain, ends);
+        RouteFinder.Result result = RouteFinder.find(
+                space,
+                hose.bendRadius(),
+                starts.stream().map(Turned::exit).toList(),
+                goals.stream().map(Turned::exit).toList(),
+                wayPoints);
+        if (result.path().isPresent()) {
+            Turned start = starts.get(result.start());
+            Turned goal = goals.get(result.goal());
+            return made(
+                    name,
+                    from,
+                    to,
+                    fromChain,
+                    toChain,
+                    start,
+                    goal,
+                    result.path().get(),
+                    true,
+                    List.of(),
+                    List.of(),
+                    hose,
+                    slack);
+        }
+        return drawnAnyhow(
+                name, from, to, fromChain, toChain, starts, goals, result.inTheWay(), hose, space, wayPoints, slack);
+    }
+
+    private static Line made(
+            String name,
+            Port from,
+            Port to,
+            Optional<FittingChain> fromChain,
+            Optional<FittingChain> toChain,
+            Turned start,
+            Turned goal,
+            RoutePath path,
+            boolean found,
+            List<Surroundings.Trouble> troubles,
+            List<String> inTheWay,
+            HoseType hose,
+            double slack) {
+        return new Line(
+                name,
+                from,
+                to,
+                fromChain,
+                toChain,
+                Optional.of(start.end()),
+                Optional.of(goal.end()),
+                Optional.of(path),
+                found,
+                troubles,
+                inTheWay,
+                Optional.of(CutList.of(
+                        path,
+                        start.end(),
+                        start.end().inPlane(from.out(), start.aside()),
+                        goal.end(),
+                        goal.end().inPlane(to.out(), goal.aside()),
+                        hose,
+                        slack)));
+    }
+
+    /** No route: the way-points are joined all the same, so that what is too tight or too near shows where it is. */
+    private static Line drawnAnyhow(
+            String name,
+            Port from,
+            Port to,
+            Optional<FittingChain> fromChain,
+            Optional<FittingChain> toChain,
+            List<Turned> starts,
+            List<Turned> goals,
+            List<String> inTheWay,
+            HoseType hose,
+            Surroundings space,
+            List<Vector3D> wayPoints,
+            double slack) {
+        if (starts.isEmpty() || goals.isEmpty()) {
+            return new Line(
+                    name,
+                    from,
+                    to,
+                    fromChain,
+                    toChain,
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    false,
+                    List.of(),
+                    List.of(),
+                    Optional.empty());
+        }
+        Turned start = starts.get(0);
+        Turned goal = goals.get(0);
+        List<Vector3D> corners = new ArrayList<>();
+        corners.add(start.exit().at());
+        corners.add(start.exit()
+                .at()
+                .add(new Vector3D(hose.bendRadius(), start.exit().direction())));
+        corners.addAll(wayPoints);
+        corners.add(
+                goal.exit().at().add(new Vector3D(hose.bendRadius(), goal.exit().direction())));
+        corners.add(goal.exit().at());
+        RoutePath path = RoutePath.of(corners, hose.bendRadius());
+        // Arcs that do not fit are drawn as tight as they have to be, and told.
+        for (int n = 0; n < 12 && !path.fits(); n++) {
+            path = new RoutePath(
+                    corners, path.radii().stream().map(r -> r * 0.7).toList());
+        }
+        if (!path.fits()) {
+            return new Line(
+                    name,
+                    from,
+                    to,
+                    fromChain,
+                    toChain,
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    false,
+                    List.of(),
+                    inTheWay,
+                    Optional.empty());
+        }
+        return made(
+                name,
+                from,
+                to,
+                fromChain,
+                toChain,
+                start,
+                goal,
+                path,
+                false,
+                space.troubles(path, hose.bendRadius()),
+                inTheWay,
+                hose,
+                slack);
+    }
+
+    private static List<Turned> turned(Port port, Optional<FittingChain> chain, List<HoseEnd> ends) {
+        List<Turned> turned = new ArrayList<>();
+        if (chain.isEmpty()) {
+            return turned;
+        }
+        Vector3D seat = port.at().add(new Vector3D(chain.get().length(), port.out()));
+        for (HoseEnd e : ends) {
+            double cost = e.centreLine() + ELBOW_COST * e.elbows90() + 1e-4 * e.price();
+            List<Vector3D> sides = sides(port.out());
+            for (Vector3D aside : e.angle() == 0 ? sides.subList(0, 1) : sides) {
+                turned.add(new Turned(
+                        e,
+                        aside,
+                        new RouteFinder.Exit(
+                                e.collar(seat, port.out(), aside), snapped(e.direction(port.out(), aside)), cost)));
+            }
+        }
+        return turned;
+    }
+
+    /** Four directions square to the port, along the car's axes where it is. */
+    private static List<Vector3D> sides(Vector3D out) {
+        Vector3D first = Math.abs(out.getY()) < 0.9
+                ? Vector3D.PLUS_J.subtract(new Vector3D(out.getY(), out)).normalize()
+                : Vector3D.PLUS_I.subtract(new Vector3D(out.getX(), out)).normalize();
+        Vector3D second = Vector3D.crossProduct(out, first);
+        return List.of(first, second, first.negate(), second.negate());
+    }
+
+    /** Sines and cosines of right angles are not quite 0 and 1. */
+    private static Vector3D snapped(Vector3D v) {
+        return new Vector3D(snapped(v.getX()), snapped(v.getY()), snapped(v.getZ())).normalize();
+    }
+
+    private static double snapped(double x) {
+        double nearest = Math.rint(x);
+        return Math.abs(x - nearest) < 1e-9 ? nearest : x;
+    }
+
+    /** @return bends of 90° that the line counts as: elbows in full, gentle bends of the hose by half */
+    public double elbows90() {
+        return fromEnd.map(HoseEnd::elbows90).orElse(0.0)
+                + toEnd.map(HoseEnd::elbows90).orElse(0.0)
+                + GENTLE * path.map(RoutePath::turning).orElse(0.0) / (Math.PI / 2);
+    }
+
+    /** A bend of five bores' radius or more loses about half of what a short elbow does (Idelchik, Handbook of Hydraulic
+     * Resistance, chapter 6). */
+    private static final double GENTLE = 0.5;
+}

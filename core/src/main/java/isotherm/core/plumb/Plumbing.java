@@ -1,0 +1,463 @@
+package isotherm.core.plumb;
+
+import isotherm.core.exchanger.Core;
+import isotherm.core.hydraulics.Hose;
+import isotherm.core.nose.Placement;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
+
+/**
+ * Everything between engine and core: takeoff, fittings, both hoses with their routes, and what is bought for it.
+ *
+ * @param takeoff the takeoff
+ * @param fit how it goes onto the engine
+ * @param feed the hose to the core
+ * @param back the hose from the core
+ * @param paired length on which the two run side by side, m
+ * @param hose the hose that both are made of
+ * @param accessories what else is in the loop
+ */
+public record Plumbing(
+        Takeoff takeoff,
+        TakeoffFit fit,
+        Line feed,
+        Line back,
+        double paired,
+        HoseType hose,
+        List<Accessory> accessories) {
+    /** Hoses nearer than this run side by side, m (default). */
+    private static final double SIDE_BY_SIDE = 60e-3;
+    /** Separators hold a pair this often, m (default). */
+    private static final double SEPARATOR_SPACING = 0.20;
+    /** Hose is sold in steps of this length, m (default). */
+    private static final double SOLD_BY = 0.5;
+    /** What the saw takes, and what is squared off, at each cut, m (default). */
+    private static final double CUT_LOSS = 10e-3;
+    /** A hose near something hot gets a sleeve over this length either way, m (default). */
+    private static final double SLEEVE = 0.15;
+    /** A kit made to fit costs so much more than the same parts loose (default, an estimate). */
+    private static final double KIT_FACTOR = 1.5;
+
+    private static final double STEP = 10e-3;
+
+    /**
+     * What has been chosen.
+     *
+     * @param takeoff the takeoff
+     * @param clock clock angle of the port that gives oil, rad
+     * @param hose the hose
+     * @param wish what fitting chains are chosen by
+     * @param feedPoints points that the hose to the core has to pass, m
+     * @param backPoints points that the hose from the core has to pass, m
+     * @param sleeved whether both wear a heat sleeve
+     * @param slack added to each for the movement of the engine, m
+     * @param exchangerStays whether a factory exchanger stays on the stud
+     * @param accessories what else is in the loop
+     */
+    public record Choice(
+            Takeoff takeoff,
+            double clock,
+            HoseType hose,
+            FittingChain.Wish wish,
+            List<Vector3D> feedPoints,
+            List<Vector3D> backPoints,
+            boolean sleeved,
+            double slack,
+            boolean exchangerStays,
+            List<Accessory> accessories) {
+        /** Defensive copies. */
+        public Choice {
+            feedPoints = List.copyOf(feedPoints);
+            backPoints = List.copyOf(backPoints);
+            accessories = List.copyOf(accessories);
+        }
+
+        /**
+         * @param other another hose
+         * @return the same choice with it
+         */
+        public Choice with(HoseType other) {
+            return new Choice(
+                    takeoff, clock, other, wish, feedPoints, backPoints, sleeved, slack, exchangerStays, accessories);
+        }
+    }
+
+    /**
+     * @param stand the engine's side
+     * @param bay the room for the hoses
+     * @param core the core
+     * @param placement where it is
+     * @param corePort thread of its ports
+     * @param choice what has been chosen
+     * @param parts what can be bought
+     * @return the whole plumbing
+     */
+    public static Plumbing plan(
+            FilterStand stand, Bay bay, Core core, Placement placement, End corePort, Choice choice, Parts parts) {
+        Takeoff takeoff = choice.takeoff();
+        TakeoffFit fit = TakeoffFit.of(stand, takeoff, choice.clock(), choice.exchangerStays());
+        double out = (choice.exchangerStays() ? stand.exchanger() : 0) + takeoff.height() / 2;
+        Line.Port gives = port("takeoff, to the cooler", stand, takeoff, out, choice.clock());
+        Line.Port takes = port("takeoff, from the cooler", stand, takeoff, out, choice.clock() + takeoff.spacing());
+        List<Line.Port> ports =
+                CorePorts.of(core, placement, corePort, stand.at().getX());
+        Pair best = null;
+        boolean level = Math.abs(ports.get(0).at().getY() - ports.get(1).at().getY()) < LEVEL;
+        // Ports at one height may be fed either way: the way with the shorter hoses is taken.
+        for (boolean swapped : level ? new boolean[] {false, true} : new boolean[] {false}) {
+            Pair pair = pair(
+                    gives,
+                    takes,
+                    named(ports.get(swapped ? 1 : 0), "core inlet"),
+                    named(ports.get(swapped ? 0 : 1), "core outlet"),
+                    bay,
+                    choice,
+                    parts);
+            if (best == null || pair.rank() < best.rank()) {
+                best = pair;
+            }
+        }
+        return new Plumbing(
+                takeoff,
+                fit,
+                best.feed(),
+                best.back(),
+                paired(best.feed(), best.back()),
+                choice.hose(),
+                choice.accessories());
+    }
+
+    private static final double LEVEL = 20e-3;
+
+    private record Pair(Line feed, Line back) {
+        /** Bad lines last, then the shorter. */
+        double rank() {
+            return Stream.of(feed, back)
+                    .mapToDouble(l -> (l.found() ? 0 : 1000)
+                            + l.path().map(p -> p.length() + 0.08 * p.turning()).orElse(1000.0))
+                    .sum();
+        }
+    }
+
+    private static Line.Port named(Line.Port p, String name) {
+        return new Line.Port(name, p.at(), p.out(), p.end());
+    }
+
+    private static Line.Port port(String name, FilterStand stand, Takeoff takeoff, double out, double clock) {
+        Vector3D direction = stand.outward(clock);
+        return new Line.Port(
+                name,
+                stand.at().add(new Vector3D(out, stand.axis())).add(new Vector3D(takeoff.diameter() / 2, direction)),
+                direction,
+                takeoff.port());
+    }
+
+    private static Pair pair(
+            Line.Port gives, Line.Port takes, Line.Port in, Line.Port outlet, Bay bay, Choice choice, Parts parts) {
+        Surroundings free = new Surroundings(bay, choice.hose().outside(), List.of(), choice.sleeved());
+        Line feed = line("feed", gives, in, free, choice, choice.feedPoints(), parts);
+        Line back = line("return", outlet, takes, free.with(feed.path()), choice, choice.backPoints(), parts);
+        if (feed.found() && !back.found() && choice.feedPoints().isEmpty()) {
+            // The one that has less room goes first.
+            Line backFirst = line("return", outlet, takes, free, choice, choice.backPoints(), parts);
+            Line feedAfter = line("feed", gives, in, free.with(backFirst.path()), choice, choice.feedPoints(), parts);
+            if (backFirst.found() && feedAfter.found()) {
+                return new Pair(feedAfter, backFirst);
+            }
+        }
+        return new Pair(feed, back);
+    }
+
+    private static Line line(
+            String name,
+            Line.Port from,
+            Line.Port to,
+            Surroundings space,
+            Choice choice,
+            List<Vector3D> points,
+            Parts parts) {
+        return Line.plan(name, from, to, parts, choice.hose(), choice.wish(), space, points, choice.slack());
+    }
+
+    private static double paired(Line feed, Line back) {
+        if (feed.path().isEmpty() || back.path().isEmpty()) {
+            return 0;
+        }
+        List<Vector3D> other = back.path().get().points(STEP);
+        return STEP
+                * feed.path().get().points(STEP).stream()
+                        .filter(p -> other.stream().anyMatch(o -> Vector3D.distance(p, o) < SIDE_BY_SIDE))
+                        .count();
+    }
+
+    /** @return both lines */
+    public List<Line> lines() {
+        return List.of(feed, back);
+    }
+
+    /**
+     * @param line one of the two lines
+     * @return it as the oil circuit knows it; empty without a route
+     */
+    public Optional<Hose> hose(Line line) {
+        return line.cut().map(c -> new Hose(hose.bore(), c.centreLine(), line.elbows90()));
+    }
+
+    /** @return velocity heads lost in takeoff, adaptors and accessories, on the hose's bore */
+    public double heads() {
+        return takeoff.heads()
+                + lines().stream()
+                        .flatMap(l -> Stream.of(l.fromChain(), l.toChain()))
+                        .flatMap(Optional::stream)
+                        .mapToDouble(c -> c.heads(hose.bore()))
+                        .sum()
+                + accessories.stream().mapToDouble(a -> a.kind().heads()).sum();
+    }
+
+    /** @return oil in accessories, m³ */
+    public double extraVolume() {
+        return accessories.stream().mapToDouble(Accessory::volume).sum();
+    }
+
+    /** @return hose to buy: both cuts with the saw's loss, rounded up to the step in which it is sold, m */
+    public double hoseToBuy() {
+        double needed = lines().stream()
+                .flatMap(l -> l.cut().stream())
+                .mapToDouble(c -> c.cut() + CUT_LOSS)
+                .sum();
+        return Math.ceil(needed / SOLD_BY - 1e-9) * SOLD_BY;
+    }
+
+    /** @return what is left of it when both lines are cut from one length, m */
+    public double offcut() {
+        return hoseToBuy()
+                - lines().stream()
+                        .flatMap(l -> l.cut().stream())
+                        .mapToDouble(c -> c.cut() + CUT_LOSS)
+                        .sum();
+    }
+
+    /** @return mass of takeoff, fittings and hoses without oil, kg */
+    public double mass() {
+        return takeoff.mass()
+                + lines().stream()
+                        .mapToDouble(l -> l.fromChain().map(FittingChain::mass).orElse(0.0)
+                                + l.toChain().map(FittingChain::mass).orElse(0.0)
+                                + l.fromEnd().map(HoseEnd::mass).orElse(0.0)
+                                + l.toEnd().map(HoseEnd::mass).orElse(0.0)
+                                + l.cut()
+                                        .map(c -> c.cut() * hose.massPerMetre())
+                                        .orElse(0.0))
+                        .sum();
+    }
+
+    /** @return every joint in the order of the oil's way: takeoff, feed, core, return */
+    public List<FittingChain.Pair> joints() {
+        List<FittingChain.Pair> joints = new ArrayList<>();
+        for (Line l : lines()) {
+            if (l.fromEnd().isPresent() && l.toEnd().isPresent()) {
+                l.fromChain()
+                        .ifPresent(c -> joints.addAll(
+                                c.joints(l.from().end(), l.fromEnd().get().end())));
+                l.toChain()
+                        .ifPresent(c -> joints.addAll(c.joints(l.toEnd().get().end(), l.to().end())));
+            }
+        }
+        return joints;
+    }
+
+    /**
+     * What is bought for it.
+     *
+     * @param addedOil oil that cooler, hoses and accessories take, m³
+     * @param oilChange oil of an ordinary change, m³
+     * @return the bill: parts, consumables, tools
+     */
+    public List<BillLine> bill(double addedOil, double oilChange) {
+        Map<String, BillLine> bill = new LinkedHashMap<>();
+        put(bill, part(takeoff.kind().words(), takeoff.maker() + " " + takeoff.number(), 1, takeoff.price()));
+        for (Line l : lines()) {
+            l.fromChain().ifPresent(c -> adaptors(bill, c));
+            l.toChain().ifPresent(c -> adaptors(bill, c));
+            Stream.of(l.fromEnd(), l.toEnd())
+                    .flatMap(Optional::stream)
+                    .forEach(e -> put(
+                            bill,
+                            part(
+                                    "hose end " + e.dash() + ", "
+                                            + (e.angle() == 0
+                                                    ? "straight"
+                                                    : Math.round(Math.toDegrees(e.angle())) + "°"),
+                                    e.maker() + " " + e.number(),
+                                    1,
+                                    e.price())));
+            if (!hose.family().cuttable()) {
+                l.cut()
+                        .flatMap(c -> box(c.standard()))
+                        .ifPresent(s -> put(
+                                bill,
+                                part(
+                                        String.format(Locale.ROOT, "made-up line %s, %.0f mm", hose.dash(), s * 1e3),
+                                        hose.maker() + " " + hose.number() + "-" + Math.round(s * 1e3),
+                                        1,
+                                        s * hose.pricePerMetre())));
+            }
+        }
+        if (hose.family().cuttable()) {
+            put(
+                    bill,
+                    new BillLine(
+                            BillLine.Group.PARTS,
+                            "hose " + hose.dash() + ", " + hose.family().words(),
+                            hose.maker() + " " + hose.number(),
+                            hoseToBuy(),
+                            "m",
+                            hose.pricePerMetre()));
+        }
+        accessories.forEach(a -> put(
+                bill, part(String.format(Locale.ROOT, "%s, %.1f L", a.kind().words(), a.volume() * 1e3), "", 1, 0)));
+        clips(bill);
+        consumables(bill, addedOil, oilChange);
+        tools(bill);
+        return List.copyOf(bill.values());
+    }
+
+    private static Optional<Double> box(java.util.OptionalDouble d) {
+        return d.isPresent() ? Optional.of(d.getAsDouble()) : Optional.empty();
+    }
+
+    private void clips(Map<String, BillLine> bill) {
+        int clips = lines().stream()
+                .flatMap(l -> l.cut().stream())
+                .mapToInt(c -> c.clips().size())
+                .sum();
+        String size = String.format(Locale.ROOT, "P-clip with rubber, %.0f mm", hose.outside() * 1e3);
+        put(bill, part(size, "", clips, 1.5));
+        if (paired > SEPARATOR_SPACING) {
+            put(bill, part("hose separator " + hose.dash(), "", Math.floor(paired / SEPARATOR_SPACING), 4));
+        }
+    }
+
+    private void consumables(Map<String, BillLine> bill, double addedOil, double oilChange) {
+        double litres = Math.ceil((addedOil + oilChange) * 1e3 * 2) / 2;
+        put(
+                bill,
+                used(
+                        String.format(Locale.ROOT, "engine oil, %.2f L of it added by the cooler", addedOil * 1e3),
+                        litres,
+                        "L"));
+        put(bill, used("oil filter as the engine needs it", takeoff.kind().underFilter() ? 1 : 0, "pcs"));
+        for (FittingChain.Pair joint : joints()) {
+            switch (joint.one().joint()) {
+                case TAPER -> put(bill, used("PTFE tape for taper threads", 1, "pcs"));
+                case BSPP, METRIC ->
+                    put(bill, used("bonded washer " + joint.one().size(), 1, "pcs"));
+                case BANJO -> put(bill, used("copper washer " + joint.one().size(), 2, "pcs"));
+                case O_RING_BOSS -> put(bill, used("O-ring " + joint.one().size() + ", spare", 1, "pcs"));
+                default -> {
+                    // A cone and a barb need nothing but oil.
+                }
+            }
+        }
+        put(bill, used("assembly oil, caps for open ports, rags, a drip tray", 1, "pcs"));
+    }
+
+    private void tools(Map<String, BillLine> bill) {
+        joints().stream()
+                .map(j -> Tightening.of(j.one()).wrench())
+                .filter(w -> w > 0)
+                .distinct()
+                .sorted()
+                .forEach(w -> put(
+                        bill,
+                        new BillLine(
+                                BillLine.Group.TOOLS,
+                                String.format(
+                                        Locale.ROOT,
+                                        "two open wrenches %.1f mm (%s in), smooth jaws",
+                                        w * 1e3,
+                                        inches(w)),
+                                "",
+                                1,
+                                "pcs",
+                                0)));
+        put(bill, tool(hose.family().tools()));
+        put(bill, tool("torque wrench to 40 N·m, stands or a lift, eye protection, gloves"));
+    }
+
+    private static String inches(double m) {
+        long sixteenths = Math.round(m / 25.4e-3 * 16);
+        long whole = sixteenths / 16;
+        long rest = sixteenths % 16;
+        long bottom = 16;
+        while (rest > 0 && rest % 2 == 0) {
+            rest /= 2;
+            bottom /= 2;
+        }
+        return (whole > 0 ? Long.toString(whole) : "") + (rest > 0 ? (whole > 0 ? " " : "") + rest + "/" + bottom : "");
+    }
+
+    private static void adaptors(Map<String, BillLine> bill, FittingChain chain) {
+        chain.steps()
+                .forEach(s -> put(
+                        bill,
+                        part(
+                                "adaptor " + s.adaptor().words(),
+                                s.adaptor().maker() + " " + s.adaptor().number(),
+                                1,
+                                s.adaptor().price())));
+    }
+
+    private static BillLine part(String what, String number, double quantity, double each) {
+        return new BillLine(BillLine.Group.PARTS, what, number, quantity, "pcs", each);
+    }
+
+    private static BillLine used(String what, double quantity, String unit) {
+        return new BillLine(BillLine.Group.CONSUMABLES, what, "", quantity, unit, 0);
+    }
+
+    private static BillLine tool(String what) {
+        return new BillLine(BillLine.Group.TOOLS, what, "", 1, "pcs", 0);
+    }
+
+    /** The same thing twice is one line with twice the quantity; nothing of a thing is no line. */
+    private static void put(Map<String, BillLine> bill, BillLine line) {
+        if (line.quantity() > 0) {
+            bill.merge(line.group() + line.what() + line.number(), line, BillLine::and);
+        }
+    }
+
+    /**
+     * Kit against loose parts.
+     *
+     * @param loosePrice price of the loose parts, in the garage's currency
+     * @param kitPrice price of a kit made to fit, an estimate
+     * @param looseHours hours to make and fit loose parts, an estimate
+     * @param kitHours hours to fit the kit, an estimate
+     */
+    public record KitOrLoose(double loosePrice, double kitPrice, double looseHours, double kitHours) {}
+
+    /**
+     * @param bill the bill
+     * @return the two ways of buying it
+     */
+    public KitOrLoose kitOrLoose(List<BillLine> bill) {
+        double price = bill.stream()
+                .filter(b -> b.group() == BillLine.Group.PARTS)
+                .mapToDouble(BillLine::price)
+                .sum();
+        long ends = lines().stream()
+                .flatMap(l -> Stream.of(l.fromEnd(), l.toEnd()))
+                .filter(Optional::isPresent)
+                .count();
+        // A hose end takes about half an hour with its trial fit, routing and offering up another three.
+        double made = (hose.family().cuttable() ? 0.5 * ends : 0) + 3;
+        return new KitOrLoose(price, price * KIT_FACTOR, 3 + made, 3);
+    }
+}
