@@ -1,6 +1,8 @@
 package isotherm.core.plumb;
 
+import isotherm.core.nose.Nose;
 import java.util.List;
+import java.util.stream.Stream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /**
@@ -142,6 +144,40 @@ public record Bay(Box room, List<Box> boxes, List<Hole> holes) {
         public double along(Vector3D p) {
             return Math.abs(p.subtract(centre).dotProduct(axis.unit()));
         }
+    }
+
+    /**
+     * @param more other boxes
+     * @return the same bay with them
+     */
+    public Bay with(List<Box> more) {
+        return new Bay(room, Stream.concat(boxes.stream(), more.stream()).toList(), holes);
+    }
+
+    /**
+     * @param nose what has been measured of the nose
+     * @return its parts as boxes
+     */
+    public static List<Box> of(Nose nose) {
+        return nose.parts().stream()
+                .map(p -> new Box(
+                        p.name(),
+                        kind(p.kind()),
+                        new Vector3D(p.face().left(), p.face().bottom(), p.front()),
+                        new Vector3D(
+                                p.face().left() + p.face().width(),
+                                p.face().bottom() + p.face().height(),
+                                p.back())))
+                .toList();
+    }
+
+    private static Kind kind(Nose.Kind kind) {
+        return switch (kind) {
+            case BEAM -> Kind.SHARP;
+            case FAN -> Kind.MOVING;
+            case PLATE, CONDENSER, INTERCOOLER -> Kind.SOFT;
+            case RADIATOR, OTHER -> Kind.SOLID;
+        };
     }
 
     /**

@@ -57,4 +57,24 @@ public final class CorePorts {
         Line.Port second = new Line.Port("core outlet", other, outOther, end);
         return List.of(first, second);
     }
+
+    /**
+     * @param core the core
+     * @param p where it is
+     * @return it as a box that hoses keep clear of
+     */
+    public static Bay.Box box(Core core, Placement p) {
+        double sin = Math.sin(p.tilt());
+        double cos = Math.cos(p.tilt());
+        double h = core.outsideHeight() / 2;
+        double y = h * cos;
+        double z = Math.abs(h * sin);
+        double depth = core.depth();
+        double w = core.outsideWidth() / 2;
+        return new Bay.Box(
+                "the cooler core",
+                Bay.Kind.SOLID,
+                new Vector3D(p.x() - w, p.y() - y - Math.max(0, depth * sin), p.z() - z),
+                new Vector3D(p.x() + w, p.y() + y + Math.max(0, -depth * sin), p.z() + z + depth * cos));
+    }
 }

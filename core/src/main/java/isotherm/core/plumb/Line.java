@@ -49,7 +49,7 @@ public record Line(
     private record Turned(HoseEnd end, Vector3D aside, RouteFinder.Exit exit) {}
 
     /** A bend in a fitting costs as much as so much hose, m (default). */
-    private static final double ELBOW_COST = 0.05;
+    private static final double ELBOW_COST = 0.10;
 
     /**
      * @param name {@code feed} or {@code return}
@@ -61,6 +61,7 @@ public record Line(
      * @param space what the hose has to keep clear of
      * @param wayPoints points that it has to pass, m
      * @param slack added for the movement of the engine, m
+     * @param explain whether to look for what is in the way when there is no route, which takes some searches more
      * @return the line
      */
     public static Line plan(
@@ -72,7 +73,8 @@ public record Line(
             FittingChain.Wish wish,
             Surroundings space,
             List<Vector3D> wayPoints,
-            double slack) {
+            double slack,
+            boolean explain) {
         List<HoseEnd> ends = parts.endsFor(hose);
         Optional<End> joint = ends.stream().map(HoseEnd::end).findFirst();
         Optional<FittingChain> fromChain =
@@ -86,7 +88,8 @@ public record Line(
                 hose.bendRadius(),
                 starts.stream().map(Turned::exit).toList(),
                 goals.stream().map(Turned::exit).toList(),
-                wayPoints);
+                wayPoints,
+                explain);
         if (result.path().isPresent()) {
             Turned start = starts.get(result.start());
             Turned goal = goals.get(result.goal());

@@ -90,16 +90,25 @@ public record Plumbing(
 
     /**
      * @param stand the engine's side
-     * @param bay the room for the hoses
+     * @param measured the room for the hoses, without the core
      * @param core the core
      * @param placement where it is
      * @param corePort thread of its ports
      * @param choice what has been chosen
      * @param parts what can be bought
+     * @param explain whether to look for what is in the way where there is no route
      * @return the whole plumbing
      */
     public static Plumbing plan(
-            FilterStand stand, Bay bay, Core core, Placement placement, End corePort, Choice choice, Parts parts) {
+            FilterStand stand,
+            Bay measured,
+            Core core,
+            Placement placement,
+            End corePort,
+            Choice choice,
+            Parts parts,
+            boolean explain) {
+        Bay bay = measured.with(List.of(CorePorts.box(core, placement)));
         Takeoff takeoff = choice.takeoff();
         TakeoffFit fit = TakeoffFit.of(stand, takeoff, choice.clock(), choice.exchangerStays());
         double out = (choice.exchangerStays() ? stand.exchanger() : 0) + takeoff.height() / 2;
@@ -107,21 +116,18 @@ public record Plumbing(
         Line.Port takes = port("takeoff, from the cooler", stand, takeoff, out, choice.clock() + takeoff.spacing());
         List<Line.Port> ports =
                 CorePorts.of(core, placement, corePort, stand.at().getX());
-        Pair best = null;
         boolean level = Math.abs(ports.get(0).at().getY() - ports.get(1).at().getY()) < LEVEL;
+        Ends straight = new Ends(gives, takes, ports.get(0), ports.get(1));
+        Ends crossed = new Ends(gives, takes, named(ports.get(1), "core inlet"), named(ports.get(0), "core outlet"));
         // Ports at one height may be fed either way: the way with the shorter hoses is taken.
-        for (boolean swapped : level ? new boolean[] {false, true} : new boolean[] {false}) {
-            Pair pair = pair(
-                    gives,
-                    takes,
-                    named(ports.get(swapped ? 1 : 0), "core inlet"),
-                    named(ports.get(swapped ? 0 : 1), "core outlet"),
-                    bay,
-                    choice,
-                    parts);
-            if (best == null || pair.rank() < best.rank()) {
-                best = pair;
-            }
+        List<Pair> ways = (level ? Stream.of(straight, crossed) : Stream.of(straight))
+                .parallel()
+                .map(e -> pair(e, bay, choice, parts, false))
+                .toList();
+        int better = level && ways.get(1).rank() < ways.get(0).rank() ? 1 : 0;
+        Pair best = ways.get(better);
+        if (explain && !(best.feed().found() && best.back().found())) {
+            best = pair(better == 0 ? straight : crossed, bay, choice, parts, true);
         }
         return new Plumbing(
                 takeoff,
@@ -158,15 +164,34 @@ public record Plumbing(
                 takeoff.port());
     }
 
-    private static Pair pair(
-            Line.Port gives, Line.Port takes, Line.Port in, Line.Port outlet, Bay bay, Choice choice, Parts parts) {
+    /** The four ports that two hoses join. */
+    private record Ends(Line.Port gives, Line.Port takes, Line.Port in, Line.Port out) {}
+
+    private static Pair pair(Ends ends, Bay bay, Choice choice, Parts parts, boolean explain) {
         Surroundings free = new Surroundings(bay, choice.hose().outside(), List.of(), choice.sleeved());
-        Line feed = line("feed", gives, in, free, choice, choice.feedPoints(), parts);
-        Line back = line("return", outlet, takes, free.with(feed.path()), choice, choice.backPoints(), parts);
+        Line feed = line("feed", ends.gives(), ends.in(), free, choice, choice.feedPoints(), parts, explain);
+        Line back = line(
+                "return",
+                ends.out(),
+                ends.takes(),
+                free.with(feed.path()),
+                choice,
+                choice.backPoints(),
+                parts,
+                explain);
         if (feed.found() && !back.found() && choice.feedPoints().isEmpty()) {
             // The one that has less room goes first.
-            Line backFirst = line("return", outlet, takes, free, choice, choice.backPoints(), parts);
-            Line feedAfter = line("feed", gives, in, free.with(backFirst.path()), choice, choice.feedPoints(), parts);
+            Line backFirst =
+                    line("return", ends.out(), ends.takes(), free, choice, choice.backPoints(), parts, explain);
+            Line feedAfter = line(
+                    "feed",
+                    ends.gives(),
+                    ends.in(),
+                    free.with(backFirst.path()),
+                    choice,
+                    choice.feedPoints(),
+                    parts,
+                    explain);
             if (backFirst.found() && feedAfter.found()) {
                 return new Pair(feedAfter, backFirst);
             }
@@ -181,8 +206,9 @@ public record Plumbing(
             Surroundings space,
             Choice choice,
             List<Vector3D> points,
-            Parts parts) {
-        return Line.plan(name, from, to, parts, choice.hose(), choice.wish(), space, points, choice.slack());
+            Parts parts,
+            boolean explain) {
+        return Line.plan(name, from, to, parts, choice.hose(), choice.wish(), space, points, choice.slack(), explain);
     }
 
     private static double paired(Line feed, Line back) {
@@ -194,6 +220,40 @@ public record Plumbing(
                 * feed.path().get().points(STEP).stream()
                         .filter(p -> other.stream().anyMatch(o -> Vector3D.distance(p, o) < SIDE_BY_SIDE))
                         .count();
+    }
+
+    /**
+     * A hole that a hose leads through.
+     *
+     * @param line the line
+     * @param hole the hole
+     * @param endPasses whether a hose with its end on goes through, too
+     */
+    public record Passage(Line line, Bay.Hole hole, boolean endPasses) {}
+
+    /**
+     * @param bay the room for the hoses
+     * @return every hole that a hose leads through
+     */
+    public List<Passage> passages(Bay bay) {
+        List<Passage> passages = new ArrayList<>();
+        for (Line l : lines()) {
+            for (Bay.Hole hole : bay.holes()) {
+                boolean through = l.path().stream()
+                        .flatMap(p -> p.points(STEP / 2).stream())
+                        .anyMatch(p -> hole.along(p) < STEP && hole.offAxis(p) < hole.diameter() / 2);
+                if (through) {
+                    double widest = Stream.of(l.fromEnd(), l.toEnd())
+                            .flatMap(Optional::stream)
+                            .filter(e -> e.angle() == 0)
+                            .mapToDouble(HoseEnd::widest)
+                            .min()
+                            .orElse(Double.POSITIVE_INFINITY);
+                    passages.add(new Passage(l, hole, widest < hole.diameter()));
+                }
+            }
+        }
+        return List.copyOf(passages);
     }
 
     /** @return both lines */

@@ -32,12 +32,17 @@ public final class RouteFinder {
     /** Cost of having none of it, m. */
     private static final double TIGHT_COST = 0.03;
     /** The search is given up after this many states. */
-    private static final int MOST_STATES = 400_000;
+    private static final int MOST_STATES = 150_000;
     /** A way-point is passed within this distance, m. */
     private static final double AT_POINT = 2e-3;
     /** Tries at drawing corners. */
     private static final int DRAWS = 260;
 
+    private static final double ARC_STEP = 4e-3;
+    /** A double bend goes this far aside at most, m (default). */
+    private static final double FARTHEST_SHIFT = 0.22;
+    /** It turns by this much at most, rad (default). */
+    private static final double GENTLE_TURN = Math.toRadians(40);
     /** So many boxes are taken away by way of trial. */
     private static final int MOST_ASKED = 5;
 
@@ -55,6 +60,10 @@ public final class RouteFinder {
     private final List<Vector3D> wayPoints;
     private final double[][] planes;
     private final Map<Integer, Integer> blockers = new HashMap<>();
+    private final Map<Integer, Boolean> clearTurns = new HashMap<>();
+    private final Map<List<Integer>, Boolean> clearShifts = new HashMap<>();
+    private final Vector3D[][] arcs;
+    private final List<List<Vector3D>> rails;
 
     /**
      * A way for a hose to leave its end.
@@ -82,6 +91,8 @@ public final class RouteFinder {
         this.starts = starts;
         this.goals = goals;
         this.wayPoints = wayPoints;
+        this.arcs = arcs(radius);
+        this.rails = rails();
         this.planes = new double[][] {planes(Vector3D::getX), planes(Vector3D::getY), planes(Vector3D::getZ)};
     }
 
@@ -91,12 +102,19 @@ public final class RouteFinder {
      * @param starts ways of leaving the first end
      * @param goals ways of leaving the last end
      * @param wayPoints points that it has to pass, in order, m
+     * @param explain whether to look for what is in the way when there is no route, which takes some searches more
      * @return the route, or what is in the way of one
      */
     public static Result find(
-            Surroundings space, double bendRadius, List<Exit> starts, List<Exit> goals, List<Vector3D> wayPoints) {
+            Surroundings space,
+            double bendRadius,
+            List<Exit> starts,
+            List<Exit> goals,
+            List<Vector3D> wayPoints,
+            boolean explain) {
         RouteFinder finder = new RouteFinder(space, bendRadius, starts, goals, wayPoints);
-        return finder.solve().orElseGet(() -> new Result(Optional.empty(), -1, -1, finder.inTheWay()));
+        return finder.solve()
+                .orElseGet(() -> new Result(Optional.empty(), -1, -1, explain ? finder.inTheWay() : List.of()));
     }
 
     // ---- the grid
@@ -134,6 +152,22 @@ public final class RouteFinder {
             }
         }
         return all.stream().mapToDouble(Double::doubleValue).toArray();
+    }
+
+    /** Points of the lines along each axis that lead where the hose has to go. */
+    private List<List<Vector3D>> rails() {
+        List<List<Vector3D>> rails = List.of(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
+        space.bay().holes().forEach(h -> rails.get(h.axis().ordinal()).add(h.centre()));
+        for (Exit e : goals) {
+            int axial = axial(e.direction());
+            if (axial >= 0) {
+                rails.get(axial / 2).add(e.at());
+            } else {
+                rails.forEach(r -> r.add(stub(e)));
+            }
+        }
+        wayPoints.forEach(w -> rails.forEach(r -> r.add(w)));
+        return rails;
     }
 
     private static int index(double[] planes, double v) {
@@ -191,7 +225,11 @@ public final class RouteFinder {
 
     /** A state: a grid point, a direction, and the straight length there since the last arc. */
     private record State(
-            int cell, int direction, double spare, double cost, double rank, State before, boolean turned) {}
+            int cell, int direction, double spare, double cost, double rank, State before, boolean turned) {
+        State ranked(double newRank) {
+            return new State(cell, direction, spare, cost, newRank, before, turned);
+        }
+    }
 
     private record Arrival(int cell, int direction, double spare, double cost, int goal) {}
 
@@ -361,6 +399,12 @@ public final class RouteFinder {
                     blockers.merge(ahead, 1, Integer::sum);
                 }
             }
+            for (Vector3D rail : rails.get(s.direction() / 2)) {
+                shift(s, at, rail).ifPresent(shifted -> {
+                    double rank = shifted.cost() + WEIGHT * left(shifted.cell(), targets);
+                    push(open, best, shifted.ranked(rank));
+                });
+            }
             if (s.spare() >= radius - 1e-9) {
                 for (int d = 0; d < DIRECTIONS.length; d++) {
                     if (d / 2 != s.direction() / 2 && clearTurn(s.cell(), at, s.direction(), d, slacks)) {
@@ -372,6 +416,56 @@ public final class RouteFinder {
             }
         }
         return Optional.empty();
+    }
+
+    /**
+     * A gentle double bend onto a line that leads where the hose has to go: to a hole, a way-point or an end. Right angles alone
+     * would need a detour for a few centimetres.
+     */
+    private Optional<State> shift(State s, Vector3D at, Vector3D rail) {
+        Vector3D along = DIRECTIONS[s.direction()];
+        Vector3D off = rail.subtract(at);
+        Vector3D aside = off.subtract(new Vector3D(off.dotProduct(along), along));
+        double by = aside.getNorm();
+        if (by < 1e-6 || by > FARTHEST_SHIFT) {
+            return Optional.empty();
+        }
+        // Two equal arcs with nothing between them, or a gentle angle where there is room for more.
+        double turn = Math.min(GENTLE_TURN, 2 * Math.asin(Math.sqrt(Math.min(1, by / (4 * radius)))));
+        int axis = s.direction() / 2;
+        double sign = along.dotProduct(DIRECTIONS[2 * axis]);
+        double from = at.dotProduct(DIRECTIONS[2 * axis]);
+        double[] across = planes[axis];
+        int i = index(across, from);
+        int step = sign > 0 ? 1 : -1;
+        while (i >= 0 && i < across.length && (across[i] - from) * sign < by / Math.tan(turn) - 1e-9) {
+            i += step;
+        }
+        if (i < 0 || i >= across.length) {
+            return Optional.empty();
+        }
+        double ahead = (across[i] - from) * sign;
+        double angle = Math.atan2(by, ahead);
+        double tangent = radius * Math.tan(angle / 2);
+        Vector3D to = at.add(aside).add(new Vector3D(ahead, along));
+        if (s.spare() < tangent - 1e-9 || Math.hypot(by, ahead) < 2 * tangent) {
+            return Optional.empty();
+        }
+        boolean clear = clearShifts.computeIfAbsent(
+                List.of(s.cell(), s.direction(), cell(to)),
+                k -> space.clear(RoutePath.of(
+                        List.of(
+                                at.subtract(new Vector3D(tangent, along)),
+                                at,
+                                to,
+                                to.add(new Vector3D(tangent, along))),
+                        radius)));
+        if (!clear) {
+            return Optional.empty();
+        }
+        State corner = new State(s.cell(), s.direction(), 0, s.cost(), 0, s, true);
+        double cost = s.cost() + Math.hypot(by, ahead) + BEND_COST * 2 * angle / (Math.PI / 2);
+        return Optional.of(new State(cell(to), s.direction(), -tangent, cost, 0, corner, true));
     }
 
     private void push(PriorityQueue<State> open, Map<Integer, double[]> best, State s) {
@@ -419,14 +513,44 @@ public final class RouteFinder {
         return a + b >= length || space.clear(at, p);
     }
 
-    /** The arc that rounds a corner stays within 0.42 radii of it and clear by itself. */
     private boolean clearTurn(int cell, Vector3D at, int from, int to, Map<Integer, Double> slacks) {
-        if (slack(cell, at, slacks) >= Math.max(0, radius)) {
+        if (slack(cell, at, slacks) >= radius) {
             return true;
         }
-        Vector3D in = at.subtract(new Vector3D(radius, DIRECTIONS[from]));
-        Vector3D out = at.add(new Vector3D(radius, DIRECTIONS[to]));
-        return space.clear(RoutePath.of(List.of(in, at, out), radius));
+        int turn = from * DIRECTIONS.length + to;
+        return clearTurns.computeIfAbsent(
+                cell * DIRECTIONS.length * DIRECTIONS.length + turn, k -> clearArc(at, arcs[turn]));
+    }
+
+    private boolean clearArc(Vector3D at, Vector3D[] arc) {
+        int k = 0;
+        while (k < arc.length) {
+            double slack = space.slack(at.add(arc[k]));
+            if (slack < 0) {
+                return false;
+            }
+            k += Math.max(1, (int) (slack / ARC_STEP));
+        }
+        return space.slack(at.add(arc[arc.length - 1])) >= 0;
+    }
+
+    /** The arcs of all turns as points from their corner. */
+    private static Vector3D[][] arcs(double radius) {
+        Vector3D[][] arcs = new Vector3D[DIRECTIONS.length * DIRECTIONS.length][];
+        for (int from = 0; from < DIRECTIONS.length; from++) {
+            for (int to = 0; to < DIRECTIONS.length; to++) {
+                if (from / 2 != to / 2) {
+                    RoutePath arc = RoutePath.of(
+                            List.of(
+                                    new Vector3D(-radius, DIRECTIONS[from]),
+                                    Vector3D.ZERO,
+                                    new Vector3D(radius, DIRECTIONS[to])),
+                            radius);
+                    arcs[from * DIRECTIONS.length + to] = arc.points(ARC_STEP).toArray(Vector3D[]::new);
+                }
+            }
+        }
+        return arcs;
     }
 
     private List<Vector3D> corners(State end, Exit exit) {

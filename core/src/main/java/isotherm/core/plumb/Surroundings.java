@@ -1,8 +1,10 @@
 package isotherm.core.plumb;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /** What a hose of one diameter has to keep clear of, and how much room is left at a point. */
@@ -14,9 +16,12 @@ public final class Surroundings {
 
     private final Bay bay;
     private final double radius;
-    private final List<Vector3D> others = new ArrayList<>();
+    private final Vector3D[] others;
+    private final Bay.Box[] boxes;
     private final double toOther;
     private final boolean sleeved;
+    /** The box round all other hoses: what is far from it is far from them. */
+    private final Bay.Box round;
 
     /**
      * @param bay the bay
@@ -28,28 +33,44 @@ public final class Surroundings {
         this.bay = bay;
         this.radius = outside / 2;
         this.sleeved = sleeved;
-        others.forEach(o -> this.others.addAll(o.points(OTHER_STEP)));
+        this.others =
+                others.stream().flatMap(o -> o.points(OTHER_STEP).stream()).toArray(Vector3D[]::new);
+        this.boxes = bay.boxes().toArray(Bay.Box[]::new);
         this.toOther = outside + SEPARATOR;
+        this.round = round(this.others);
     }
 
-    private Surroundings(Surroundings like, Bay bay) {
+    private Surroundings(Surroundings like, Bay bay, List<Vector3D> more) {
         this.bay = bay;
         this.radius = like.radius;
         this.sleeved = like.sleeved;
-        this.others.addAll(like.others);
+        this.others = Stream.concat(Arrays.stream(like.others), more.stream()).toArray(Vector3D[]::new);
+        this.boxes = bay.boxes().toArray(Bay.Box[]::new);
         this.toOther = like.toOther;
+        this.round = round(this.others);
+    }
+
+    private static Bay.Box round(Vector3D[] points) {
+        double[] low = {Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY};
+        double[] high = {Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY};
+        for (Vector3D p : points) {
+            double[] c = p.toArray();
+            for (int i = 0; i < c.length; i++) {
+                low[i] = Math.min(low[i], c[i]);
+                high[i] = Math.max(high[i], c[i]);
+            }
+        }
+        return new Bay.Box("other hoses", Bay.Kind.SOFT, new Vector3D(low), new Vector3D(high));
     }
 
     /** The same with another hose, of the same diameter, there. */
     Surroundings with(Optional<RoutePath> other) {
-        Surroundings more = new Surroundings(this, bay);
-        other.ifPresent(o -> more.others.addAll(o.points(OTHER_STEP)));
-        return more;
+        return new Surroundings(this, bay, other.map(o -> o.points(OTHER_STEP)).orElse(List.of()));
     }
 
     /** The same without one box. */
     Surroundings without(String name) {
-        return new Surroundings(this, bay.without(name));
+        return new Surroundings(this, bay.without(name), List.of());
     }
 
     /** @return the bay */
@@ -72,12 +93,14 @@ public final class Surroundings {
      */
     public double slack(Vector3D p) {
         double least = bay.room().within(p) - radius;
-        for (Bay.Box box : bay.boxes()) {
+        for (Bay.Box box : boxes) {
             least = Math.min(least, slack(p, box));
         }
-        for (Vector3D o : others) {
-            // The chord between two points of the other hose bulges by next to nothing.
-            least = Math.min(least, Vector3D.distance(p, o) - toOther);
+        if (others.length > 0 && round.distance(p) - toOther < least) {
+            for (Vector3D o : others) {
+                // The chord between two points of the other hose bulges by next to nothing.
+                least = Math.min(least, Vector3D.distance(p, o) - toOther);
+            }
         }
         return least;
     }
@@ -109,7 +132,7 @@ public final class Surroundings {
     public String nearest(Vector3D p) {
         double least = bay.room().within(p) - radius;
         String name = "the edge of the bay";
-        for (Bay.Box box : bay.boxes()) {
+        for (Bay.Box box : boxes) {
             double slack = slack(p, box);
             if (slack < least) {
                 least = slack;

@@ -1,6 +1,7 @@
 package isotherm.server.api;
 
 import isotherm.server.catalogue.CoreCatalogue;
+import isotherm.server.catalogue.Imported;
 import isotherm.server.document.CorePartDocument;
 import java.util.List;
 import java.util.UUID;
@@ -38,7 +39,7 @@ class CatalogueController {
     }
 
     @PostMapping(path = "/import", consumes = MediaType.TEXT_PLAIN_VALUE)
-    CoreCatalogue.Imported importList(@RequestBody String text, @RequestParam(defaultValue = "false") boolean keep) {
+    Imported importList(@RequestBody String text, @RequestParam(defaultValue = "false") boolean keep) {
         return cores.importList(text, keep);
     }
 

@@ -60,7 +60,7 @@ class GarageController {
         Stored stored = garage.addCar(
                 json.writeValueAsString(from.car().named(wanted.name())),
                 json.writeValueAsString(from.duty()),
-                json.writeValueAsString(new DesignDocument("As it is today", null, true, null)));
+                json.writeValueAsString(new DesignDocument("As it is today", null, true, null, null)));
         return created(stored, car(stored.id()));
     }
 

@@ -31,6 +31,7 @@ import java.util.OptionalDouble;
  * @param limits the temperatures to keep
  * @param fitted what a log has taught
  * @param nose the nose as measured
+ * @param bay the room for the hoses as measured
  */
 public record CarDocument(
         @Text(value = "what its people call it", min = 1, max = 120) String name,
@@ -51,7 +52,8 @@ public record CarDocument(
         @Text("where the oil temperature sensor sits") Car.SensorPlace sensor,
         @Text("the temperatures to keep") LimitsDocument limits,
         @Missing("no log fitted yet") @Text("what a log has taught about this car") FittedDocument fitted,
-        @Missing("not measured yet") @Text("the nose as measured by tape") NoseDocument nose)
+        @Missing("not measured yet") @Text("the nose as measured by tape") NoseDocument nose,
+        @Missing("not measured yet") @Text("the room for the hoses as measured by tape") BayDocument bay)
         implements Checked {
 
     /** The engine. */
@@ -225,6 +227,9 @@ public record CarDocument(
         if (fitted != null) {
             fitted.check(path + "/fitted", problems);
         }
+        if (bay != null) {
+            bay.check(path + "/bay", problems);
+        }
         if (coolant.fullC() <= coolant.opensC()) {
             problems.add(Problem.of(
                     path + "/coolant/fullC",
@@ -301,7 +306,8 @@ public record CarDocument(
                 sensor,
                 limits,
                 fitted,
-                nose);
+                nose,
+                bay);
     }
 
     /** @return how sure its figures are */

@@ -26,12 +26,14 @@ import java.util.Optional;
  * @param cooler the cooler, or none
  * @param keepFactoryExchanger whether a factory oil-to-coolant exchanger stays
  * @param oil another oil than the car's
+ * @param plumbing what has been chosen between engine and core
  */
 public record DesignDocument(
         @Text(value = "what its people call it", min = 1, max = 120) String name,
         @Missing("no cooler") @Text("the cooler with its place and plumbing") CoolerDocument cooler,
         @Text("whether a factory oil-to-coolant exchanger stays") boolean keepFactoryExchanger,
-        @Missing("the car's oil") @Text("another oil than the car's") OilDocument oil)
+        @Missing("the car's oil") @Text("another oil than the car's") OilDocument oil,
+        @Missing("not chosen yet") @Text("what has been chosen between engine and core") PlumbingDocument plumbing)
         implements Checked {
 
     /** The cooler with its place and plumbing. */
@@ -321,7 +323,8 @@ public record DesignDocument(
                 name,
                 design.cooler().map(DesignDocument::document).orElse(null),
                 design.keepFactoryExchanger(),
-                design.oil().map(OilDocument::of).orElse(null));
+                design.oil().map(OilDocument::of).orElse(null),
+                null);
     }
 
     /**
@@ -332,7 +335,7 @@ public record DesignDocument(
      * @return its document
      */
     DesignDocument changedTo(Design changed) {
-        DesignDocument next = of(name, changed);
+        DesignDocument next = of(name, changed).plumbed(plumbing);
         if (cooler == null || cooler.placement() == null || next.cooler() == null) {
             return next;
         }
@@ -374,7 +377,12 @@ public record DesignDocument(
                         c.extraVolumeL(),
                         kept),
                 keepFactoryExchanger,
-                oil);
+                oil,
+                plumbing);
+    }
+
+    private DesignDocument plumbed(PlumbingDocument choice) {
+        return new DesignDocument(name, cooler, keepFactoryExchanger, oil, choice);
     }
 
     private static CoolerDocument document(Design.Cooler c) {

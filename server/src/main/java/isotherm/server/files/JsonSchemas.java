@@ -30,7 +30,8 @@ public final class JsonSchemas {
             Map.entry("compare", "CompareQuestion"),
             Map.entry("search", "SearchQuestion"),
             Map.entry("placement", "PlacementQuestion"),
-            Map.entry("schools", "SchoolsQuestion"));
+            Map.entry("schools", "SchoolsQuestion"),
+            Map.entry("plumb", "PlumbQuestion"));
 
     private JsonSchemas() {}
 

@@ -2,9 +2,12 @@ package isotherm.server.files;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import isotherm.core.catalogue.CorePart;
+import isotherm.core.catalogue.PlumbingParts;
 import isotherm.server.document.CaseDocument;
 import isotherm.server.document.DocumentReader;
 import isotherm.server.document.InvalidDocument;
+import isotherm.server.document.Plumbed;
+import isotherm.server.document.PlumbingSolver;
 import isotherm.server.document.QuestionSolver;
 import isotherm.server.document.Questions;
 import isotherm.server.document.Solver;
@@ -26,8 +29,8 @@ public final class SolveCommand {
     public static final int BAD_INPUT = 2;
 
     /** What can be asked. */
-    private static final List<String> KINDS =
-            List.of("session", "rating", "air", "circuit", "map", "fit", "compare", "search", "placement", "schools");
+    private static final List<String> KINDS = List.of(
+            "session", "rating", "air", "circuit", "map", "fit", "compare", "search", "placement", "schools", "plumb");
 
     private static final int PROGRESS_STEP = 500;
 
@@ -44,6 +47,8 @@ public final class SolveCommand {
             case "placement" -> QuestionSolver.placement(DocumentReader.read(json, Questions.PlacementQuestion.class));
             case "schools" ->
                 QuestionSolver.schools(DocumentReader.read(json, Questions.SchoolsQuestion.class), CorePart.shipped());
+            case "plumb" ->
+                PlumbingSolver.plumb(DocumentReader.read(json, Plumbed.PlumbQuestion.class), PlumbingParts.shipped());
             case "search" ->
                 QuestionSolver.search(
                         DocumentReader.read(json, Questions.SearchQuestion.class),

@@ -43,7 +43,7 @@ class LogApiTest {
                     new Recorder.Recipe(
                             CORVID.car().toCore(),
                             CORVID.duty().toCore(),
-                            new DesignDocument("bare", null, true, null).toCore(),
+                            new DesignDocument("bare", null, true, null, null).toCore(),
                             Map.of(Factor.HEAT, 1.1, Factor.MASS, 1.15),
                             10,
                             4),
@@ -117,7 +117,7 @@ class LogApiTest {
         double truth = Recorder.truth(new Recorder.Recipe(
                         CORVID.car().toCore(),
                         CORVID.duty().toCore(),
-                        new DesignDocument("bare", null, true, null).toCore(),
+                        new DesignDocument("bare", null, true, null, null).toCore(),
                         Map.of(Factor.HEAT, 1.1, Factor.MASS, 1.15),
                         10,
                         4))

@@ -1,0 +1,109 @@
+package isotherm.server.api;
+
+import isotherm.server.catalogue.Imported;
+import isotherm.server.catalogue.PlumbingCatalogue;
+import isotherm.server.document.Plumbed;
+import isotherm.server.document.PlumbingPartDocuments;
+import isotherm.server.document.PlumbingSolver;
+import isotherm.server.files.PlumbingFiles;
+import java.nio.charset.StandardCharsets;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Takeoff, fittings, hoses: what a choice comes to, its cut list and its bill, and the catalogue of their parts. */
+@RestController
+@RequestMapping("/api")
+class PlumbingController {
+    private static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
+
+    private final PlumbingCatalogue catalogue;
+
+    PlumbingController(PlumbingCatalogue catalogue) {
+        this.catalogue = catalogue;
+    }
+
+    @PostMapping("/plumb")
+    Plumbed plumb(@RequestBody Plumbed.PlumbQuestion question) {
+        return PlumbingSolver.plumb(question, catalogue.parts());
+    }
+
+    @PostMapping("/plumb/bill.csv")
+    ResponseEntity<byte[]> billCsv(@RequestBody Plumbed.PlumbQuestion question) {
+        return file(
+                PlumbingFiles.billCsv(plumb(question)).getBytes(StandardCharsets.UTF_8), CSV, "bill-of-materials.csv");
+    }
+
+    @PostMapping("/plumb/bill.pdf")
+    ResponseEntity<byte[]> billPdf(@RequestBody Plumbed.PlumbQuestion question) {
+        return file(
+                PlumbingFiles.billPdf(title(question), plumb(question)),
+                MediaType.APPLICATION_PDF,
+                "bill-of-materials.pdf");
+    }
+
+    @PostMapping("/plumb/cut-list.pdf")
+    ResponseEntity<byte[]> cutList(@RequestBody Plumbed.PlumbQuestion question) {
+        return file(
+                PlumbingFiles.cutListPdf(title(question), plumb(question)), MediaType.APPLICATION_PDF, "cut-list.pdf");
+    }
+
+    @GetMapping("/catalogue/plumbing")
+    PlumbingCatalogue.All parts() {
+        return catalogue.all();
+    }
+
+    @PostMapping("/catalogue/plumbing/takeoffs")
+    ResponseEntity<Void> putTakeoff(@RequestBody PlumbingPartDocuments.TakeoffDocument part) {
+        return put(part);
+    }
+
+    @PostMapping("/catalogue/plumbing/adaptors")
+    ResponseEntity<Void> putAdaptor(@RequestBody PlumbingPartDocuments.AdaptorDocument part) {
+        return put(part);
+    }
+
+    @PostMapping("/catalogue/plumbing/hoses")
+    ResponseEntity<Void> putHose(@RequestBody PlumbingPartDocuments.HosePartDocument part) {
+        return put(part);
+    }
+
+    @PostMapping("/catalogue/plumbing/ends")
+    ResponseEntity<Void> putEnd(@RequestBody PlumbingPartDocuments.HoseEndDocument part) {
+        return put(part);
+    }
+
+    private ResponseEntity<Void> put(PlumbingPartDocuments.Part part) {
+        catalogue.put(part);
+        return ResponseEntity.noContent().build();
+    }
+
+    @PostMapping(path = "/catalogue/plumbing/{family}/import", consumes = MediaType.TEXT_PLAIN_VALUE)
+    Imported importList(
+            @PathVariable PlumbingCatalogue.Family family,
+            @RequestBody String text,
+            @RequestParam(defaultValue = "false") boolean keep) {
+        return catalogue.importList(family, text, keep);
+    }
+
+    private static String title(Plumbed.PlumbQuestion question) {
+        return question.car().name() + ", " + question.design().name();
+    }
+
+    private static ResponseEntity<byte[]> file(byte[] content, MediaType type, String name) {
+        return ResponseEntity.ok()
+                .contentType(type)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment().filename(name).build().toString())
+                .body(content);
+    }
+}

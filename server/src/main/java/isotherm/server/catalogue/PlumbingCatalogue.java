@@ -1,0 +1,150 @@
+package isotherm.server.catalogue;
+
+import isotherm.core.catalogue.PlumbingParts;
+import isotherm.core.plumb.Parts;
+import isotherm.server.document.InvalidDocument;
+import isotherm.server.document.Missing;
+import isotherm.server.document.PlumbingPartDocuments.AdaptorDocument;
+import isotherm.server.document.PlumbingPartDocuments.HoseEndDocument;
+import isotherm.server.document.PlumbingPartDocuments.HosePartDocument;
+import isotherm.server.document.PlumbingPartDocuments.Part;
+import isotherm.server.document.PlumbingPartDocuments.TakeoffDocument;
+import isotherm.server.store.Garage;
+import java.util.List;
+import java.util.UUID;
+import java.util.function.Function;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Takeoffs, adaptors, hoses and hose ends: the shipped ones, with the garage's own entries and prices over them. */
+@Service
+public class PlumbingCatalogue {
+    private final PartStore<TakeoffDocument> takeoffs;
+    private final PartStore<AdaptorDocument> adaptors;
+    private final PartStore<HosePartDocument> hoses;
+    private final PartStore<HoseEndDocument> ends;
+
+    PlumbingCatalogue(Garage garage, JsonMapper json) {
+        Parts shipped = PlumbingParts.shipped();
+        this.takeoffs =
+                store(garage, json, Family.TAKEOFF, TakeoffDocument.class, shipped.takeoffs(), TakeoffDocument::of);
+        this.adaptors =
+                store(garage, json, Family.ADAPTOR, AdaptorDocument.class, shipped.adaptors(), AdaptorDocument::of);
+        this.hoses = store(garage, json, Family.HOSE, HosePartDocument.class, shipped.hoses(), HosePartDocument::of);
+        this.ends = store(garage, json, Family.HOSE_END, HoseEndDocument.class, shipped.ends(), HoseEndDocument::of);
+    }
+
+    private static <P, D extends Record & Part> PartStore<D> store(
+            Garage garage, JsonMapper json, Family family, Class<D> type, List<P> shipped, Function<P, D> document) {
+        List<D> documents = shipped.stream().map(document).toList();
+        return new PartStore<>(garage, json, family.name(), type, () -> documents, Part::maker, Part::number);
+    }
+
+    /** The families of parts between engine and core. */
+    public enum Family {
+        /** Takeoffs. */
+        TAKEOFF,
+        /** Adaptors. */
+        ADAPTOR,
+        /** Hoses. */
+        HOSE,
+        /** Hose ends. */
+        HOSE_END
+    }
+
+    /**
+     * A part with where it comes from.
+     *
+     * @param id identity of an own entry; missing for a shipped part
+     * @param version its version
+     * @param part the part
+     */
+    public record Entry<D>(@Missing("a shipped part") UUID id, @Missing("a shipped part") Integer version, D part) {}
+
+    /**
+     * All parts between engine and core.
+     *
+     * @param takeoffs takeoffs
+     * @param adaptors adaptors
+     * @param hoses hoses
+     * @param ends hose ends
+     */
+    public record All(
+            List<Entry<TakeoffDocument>> takeoffs,
+            List<Entry<AdaptorDocument>> adaptors,
+            List<Entry<HosePartDocument>> hoses,
+            List<Entry<HoseEndDocument>> ends) {}
+
+    /** @return all parts, shipped ones first */
+    public All all() {
+        return new All(entries(takeoffs), entries(adaptors), entries(hoses), entries(ends));
+    }
+
+    private static <D extends Record> List<Entry<D>> entries(PartStore<D> store) {
+        return store.all().stream()
+                .map(k -> new Entry<>(k.id(), k.version(), k.part()))
+                .toList();
+    }
+
+    /** @return all parts for the computation */
+    public Parts parts() {
+        return new Parts(
+                takeoffs.all().stream().map(e -> e.part().toCore()).toList(),
+                adaptors.all().stream().map(e -> e.part().toCore()).toList(),
+                hoses.all().stream().map(e -> e.part().toCore()).toList(),
+                ends.all().stream().map(e -> e.part().toCore()).toList());
+    }
+
+    /**
+     * @param family a family
+     * @return type of its documents
+     */
+    public static Class<?> type(Family family) {
+        return switch (family) {
+            case TAKEOFF -> TakeoffDocument.class;
+            case ADAPTOR -> AdaptorDocument.class;
+            case HOSE -> HosePartDocument.class;
+            case HOSE_END -> HoseEndDocument.class;
+        };
+    }
+
+    /**
+     * Enters a part, new or in the place of the own entry of its name.
+     *
+     * @param part a part's document
+     */
+    @Transactional
+    public void put(Part part) {
+        if (part instanceof TakeoffDocument t) {
+            takeoffs.put(t);
+        } else if (part instanceof AdaptorDocument a) {
+            adaptors.put(a);
+        } else if (part instanceof HosePartDocument h) {
+            hoses.put(h);
+        } else if (part instanceof HoseEndDocument e) {
+            ends.put(e);
+        }
+    }
+
+    /**
+     * A list of parts: a header line with the fields of the family in words joined by underscores, then a part in each line.
+     *
+     * @param family the family
+     * @param text the list, separated by commas, semicolons or tabulators
+     * @param keep whether to keep it, or only say what it would do
+     * @return what it changes, and every line that cannot be taken
+     * @throws InvalidDocument when its header has no maker or number
+     */
+    @Transactional
+    public Imported importList(Family family, String text, boolean keep) {
+        PartStore<?> store =
+                switch (family) {
+                    case TAKEOFF -> takeoffs;
+                    case ADAPTOR -> adaptors;
+                    case HOSE -> hoses;
+                    case HOSE_END -> ends;
+                };
+        return store.importList(text, keep, List.of("maker", "number"));
+    }
+}
