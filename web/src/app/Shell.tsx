@@ -14,12 +14,14 @@ import { Held, useBench, Workbench } from './workbench';
 const Duty = lazy(async () => ({ default: (await import('../stations/duty/Duty')).Duty }));
 const CoreStation = lazy(async () => ({ default: (await import('../stations/core/CoreStation')).CoreStation }));
 const PlaceStation = lazy(async () => ({ default: (await import('../stations/place/PlaceStation')).PlaceStation }));
+const PlumbStation = lazy(async () => ({ default: (await import('../stations/plumb/PlumbStation')).PlumbStation }));
 const Compare = lazy(async () => ({ default: (await import('../stations/compare/Compare')).Compare }));
 
 const stations = [
   { id: 'duty', name: 'Duty', decides: 'What the car has to do', view: Duty },
   { id: 'core', name: 'Core', decides: 'Rows, shape, thermostat', view: CoreStation },
   { id: 'place', name: 'Place', decides: 'Position, air in and out', view: PlaceStation },
+  { id: 'plumb', name: 'Plumb', decides: 'Takeoff, fittings, hoses', view: PlumbStation },
 ] as const;
 
 const Frame = styled.div`
@@ -397,13 +399,9 @@ function StationRail() {
     window.addEventListener('keydown', keys);
     return () => window.removeEventListener('keydown', keys);
   }, [go]);
-  // Plumbing has no station of its own yet: its findings are counted where the core is chosen.
   const open = (id: string) =>
-    outcome?.findings.filter(
-      (f) =>
-        (f.severity === 'FAILS' || f.severity === 'RISK') &&
-        (f.station === 'PLUMB' ? 'core' : f.station.toLowerCase()) === id,
-    ).length ?? 0;
+    outcome?.findings.filter((f) => (f.severity === 'FAILS' || f.severity === 'RISK') && f.station.toLowerCase() === id)
+      .length ?? 0;
   return (
     <Rail>
       <h1>Isotherm</h1>

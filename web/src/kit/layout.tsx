@@ -3,7 +3,7 @@ import styled from 'styled-components';
 /** Fields two by two. */
 export const Fields = styled.div`
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 10px 12px;
   align-items: end;
 `;

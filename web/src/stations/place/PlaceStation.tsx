@@ -13,6 +13,7 @@ import { AirCurve } from '../../pictures/AirCurve';
 import { NosePicture, type Position } from '../../pictures/NosePicture';
 import { PressureBar } from '../../pictures/PressureBar';
 import { FanFields, useCooler } from '../core/coolerFields';
+import { download } from '../../app/download';
 import { Station } from '../Station';
 import { NoseEditor, NoseStart, type Marked } from './NoseEditor';
 import { snapLines, snapped } from './snap';
@@ -513,29 +514,16 @@ const FILES = [
 function TemplateFiles() {
   const { car, design } = useBench();
   const [problem, setProblem] = useState<string>();
-  const load = async (id: string, file: string) => {
-    setProblem(undefined);
-    const response = await fetch(`/api/template/${id}`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ car, design }),
-    });
-    if (!response.ok) {
-      setProblem('The template could not be drawn');
-      return;
-    }
-    const url = URL.createObjectURL(await response.blob());
-    const link = document.createElement('a');
-    link.href = url;
-    link.download = file;
-    link.click();
-    URL.revokeObjectURL(url);
-  };
+  const load = (id: string, file: string) =>
+    download(`/api/template/${id}`, { car, design }, file).then(
+      () => setProblem(undefined),
+      (e: Error) => setProblem(e.message),
+    );
   return (
     <>
       <Row>
         {FILES.map((f) => (
-          <Button key={f.id} onPress={() => void load(f.id, f.file).catch((e: Error) => setProblem(e.message))}>
+          <Button key={f.id} onPress={() => void load(f.id, f.file)}>
             {f.name}
           </Button>
         ))}

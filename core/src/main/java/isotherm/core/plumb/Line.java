@@ -49,7 +49,7 @@ public record Line(
     private record Turned(HoseEnd end, Vector3D aside, RouteFinder.Exit exit) {}
 
     /** A bend in a fitting costs as much as so much hose, m (default). */
-    private static final double ELBOW_COST = 0.10;
+    private static final double ELBOW_COST = 0.13;
 
     /**
      * @param name {@code feed} or {@code return}

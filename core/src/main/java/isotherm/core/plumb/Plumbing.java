@@ -146,7 +146,7 @@ public record Plumbing(
         double rank() {
             return Stream.of(feed, back)
                     .mapToDouble(l -> (l.found() ? 0 : 1000)
-                            + l.path().map(p -> p.length() + 0.08 * p.turning()).orElse(1000.0))
+                            + l.path().map(p -> p.length() + 0.1 * p.turning()).orElse(1000.0))
                     .sum();
         }
     }

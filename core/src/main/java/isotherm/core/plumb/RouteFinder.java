@@ -26,7 +26,7 @@ public final class RouteFinder {
     /** Planes nearer than this to one that is needed give way to it, m. */
     private static final double CROWDED = 9e-3;
     /** A bend of 90° is worth a detour of this length, m (default). */
-    private static final double BEND_COST = 0.08;
+    private static final double BEND_COST = 0.11;
     /** Room beyond what has to be kept is worth having up to here, m (default). */
     private static final double WANTED_SLACK = 10e-3;
     /** Cost of having none of it, m. */
@@ -45,6 +45,9 @@ public final class RouteFinder {
     private static final double GENTLE_TURN = Math.toRadians(40);
     /** So many boxes are taken away by way of trial. */
     private static final int MOST_ASKED = 5;
+
+    /** Corners that are tried for the route with two bends, m from the ends. */
+    private static final double[] TWO_BENDS = {0.03, 0.06, 0.1, 0.15, 0.2, 0.3, 0.4};
 
     private static final double WEIGHT = 1.02;
     private static final int BUCKETS = 8;
@@ -621,7 +624,7 @@ public final class RouteFinder {
 
     /** Takes corners out and shifts them, seeded and so repeatable, as long as that makes the route better. */
     private RoutePath drawn(RoutePath rough) {
-        RoutePath best = shortCut(rough);
+        RoutePath best = withTwoBends(shortCut(rough));
         double cost = cost(best);
         Random random = new Random(7);
         double reach = 0.12;
@@ -645,6 +648,30 @@ public final class RouteFinder {
             if (n % 40 == 39) {
                 best = shortCut(best);
                 cost = cost(best);
+            }
+        }
+        return best;
+    }
+
+    /** Out of the one end, straight across, into the other: nothing is gentler where there is room for it. */
+    private RoutePath withTwoBends(RoutePath path) {
+        RoutePath best = path;
+        double cost = cost(path);
+        Vector3D from = path.corners().get(0);
+        Vector3D to = path.corners().get(path.corners().size() - 1);
+        for (double out : TWO_BENDS) {
+            for (double in : TWO_BENDS) {
+                RoutePath next = RoutePath.of(
+                        List.of(
+                                from,
+                                from.add(new Vector3D(out, path.leaving())),
+                                to.subtract(new Vector3D(in, path.arriving())),
+                                to),
+                        radius);
+                if (next.fits() && cost(next) < cost && good(next)) {
+                    best = next;
+                    cost = cost(next);
+                }
             }
         }
         return best;

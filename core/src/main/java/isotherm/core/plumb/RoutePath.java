@@ -59,9 +59,12 @@ public record RoutePath(List<Vector3D> corners, List<Double> radii) {
     /** @return whether every arc finds room between its neighbours and no corner turns back on itself */
     public boolean fits() {
         for (int i = 0; i + 1 < corners.size(); i++) {
-            if (Vector3D.distance(corners.get(i), corners.get(i + 1)) < TOLERANCE
-                    || i > 0 && turn(i) > Math.PI * 0.98
-                    || !(straight(i) >= -TOLERANCE)) {
+            if (Vector3D.distance(corners.get(i), corners.get(i + 1)) < TOLERANCE) {
+                return false;
+            }
+        }
+        for (int i = 0; i + 1 < corners.size(); i++) {
+            if (i > 0 && turn(i) > Math.PI * 0.98 || !(straight(i) >= -TOLERANCE)) {
                 return false;
             }
         }

@@ -4,12 +4,16 @@ import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
 import isotherm.server.catalogue.CoreCatalogue;
+import isotherm.server.catalogue.Imported;
+import isotherm.server.catalogue.PlumbingCatalogue;
 import isotherm.server.document.CarClass;
 import isotherm.server.document.CaseDocument;
 import isotherm.server.document.CorePartDocument;
 import isotherm.server.document.LogDocument;
 import isotherm.server.document.Missing;
 import isotherm.server.document.OutcomeDocument;
+import isotherm.server.document.Plumbed;
+import isotherm.server.document.PlumbingPartDocuments;
 import isotherm.server.document.Quantity;
 import isotherm.server.document.Questions;
 import isotherm.server.document.Text;
@@ -50,7 +54,15 @@ class OpenApiConfiguration {
                 collect(type, records);
             }
             for (Class<?> holder : List.of(
-                    Views.class, OutcomeDocument.class, LogDocument.class, CarClass.class, CoreCatalogue.class)) {
+                    Views.class,
+                    OutcomeDocument.class,
+                    LogDocument.class,
+                    CarClass.class,
+                    CoreCatalogue.class,
+                    PlumbingCatalogue.class,
+                    Plumbed.class,
+                    PlumbingPartDocuments.class,
+                    Imported.class)) {
                 collect(holder, records);
                 for (Class<?> type : holder.getDeclaredClasses()) {
                     collect(type, records);

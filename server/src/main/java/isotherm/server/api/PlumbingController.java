@@ -7,14 +7,17 @@ import isotherm.server.document.PlumbingPartDocuments;
 import isotherm.server.document.PlumbingSolver;
 import isotherm.server.files.PlumbingFiles;
 import java.nio.charset.StandardCharsets;
+import java.util.UUID;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -92,6 +95,12 @@ class PlumbingController {
             @RequestBody String text,
             @RequestParam(defaultValue = "false") boolean keep) {
         return catalogue.importList(family, text, keep);
+    }
+
+    @DeleteMapping("/catalogue/plumbing/{id}")
+    ResponseEntity<Void> remove(@PathVariable UUID id, @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch) {
+        catalogue.remove(id, Etags.version(ifMatch));
+        return ResponseEntity.noContent().build();
     }
 
     private static String title(Plumbed.PlumbQuestion question) {

@@ -3,13 +3,13 @@ package isotherm.server.catalogue;
 import isotherm.core.catalogue.PlumbingParts;
 import isotherm.core.plumb.Parts;
 import isotherm.server.document.InvalidDocument;
-import isotherm.server.document.Missing;
 import isotherm.server.document.PlumbingPartDocuments.AdaptorDocument;
 import isotherm.server.document.PlumbingPartDocuments.HoseEndDocument;
 import isotherm.server.document.PlumbingPartDocuments.HosePartDocument;
 import isotherm.server.document.PlumbingPartDocuments.Part;
 import isotherm.server.document.PlumbingPartDocuments.TakeoffDocument;
 import isotherm.server.store.Garage;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import java.util.function.Function;
@@ -20,12 +20,14 @@ import tools.jackson.databind.json.JsonMapper;
 /** Takeoffs, adaptors, hoses and hose ends: the shipped ones, with the garage's own entries and prices over them. */
 @Service
 public class PlumbingCatalogue {
+    private final Garage garage;
     private final PartStore<TakeoffDocument> takeoffs;
     private final PartStore<AdaptorDocument> adaptors;
     private final PartStore<HosePartDocument> hoses;
     private final PartStore<HoseEndDocument> ends;
 
     PlumbingCatalogue(Garage garage, JsonMapper json) {
+        this.garage = garage;
         Parts shipped = PlumbingParts.shipped();
         this.takeoffs =
                 store(garage, json, Family.TAKEOFF, TakeoffDocument.class, shipped.takeoffs(), TakeoffDocument::of);
@@ -54,13 +56,15 @@ public class PlumbingCatalogue {
     }
 
     /**
-     * A part with where it comes from.
+     * An entry of the garage's own.
      *
-     * @param id identity of an own entry; missing for a shipped part
+     * @param id its identity
      * @param version its version
-     * @param part the part
+     * @param family its family
+     * @param maker its maker
+     * @param number the maker's number
      */
-    public record Entry<D>(@Missing("a shipped part") UUID id, @Missing("a shipped part") Integer version, D part) {}
+    public record Own(UUID id, int version, Family family, String maker, String number) {}
 
     /**
      * All parts between engine and core.
@@ -69,22 +73,41 @@ public class PlumbingCatalogue {
      * @param adaptors adaptors
      * @param hoses hoses
      * @param ends hose ends
+     * @param own which of them the garage has entered itself
      */
     public record All(
-            List<Entry<TakeoffDocument>> takeoffs,
-            List<Entry<AdaptorDocument>> adaptors,
-            List<Entry<HosePartDocument>> hoses,
-            List<Entry<HoseEndDocument>> ends) {}
+            List<TakeoffDocument> takeoffs,
+            List<AdaptorDocument> adaptors,
+            List<HosePartDocument> hoses,
+            List<HoseEndDocument> ends,
+            List<Own> own) {}
 
-    /** @return all parts, shipped ones first */
+    /** @return all parts, shipped ones first; an own entry stands in the place of the shipped one of its name */
     public All all() {
-        return new All(entries(takeoffs), entries(adaptors), entries(hoses), entries(ends));
+        List<Own> own = new ArrayList<>();
+        return new All(
+                parts(takeoffs, Family.TAKEOFF, own),
+                parts(adaptors, Family.ADAPTOR, own),
+                parts(hoses, Family.HOSE, own),
+                parts(ends, Family.HOSE_END, own),
+                own);
     }
 
-    private static <D extends Record> List<Entry<D>> entries(PartStore<D> store) {
-        return store.all().stream()
-                .map(k -> new Entry<>(k.id(), k.version(), k.part()))
-                .toList();
+    private static <D extends Record & Part> List<D> parts(PartStore<D> store, Family family, List<Own> own) {
+        List<PartStore.Kept<D>> kept = store.all();
+        kept.stream()
+                .filter(k -> k.id() != null)
+                .forEach(k -> own.add(new Own(
+                        k.id(), k.version(), family, k.part().maker(), k.part().number())));
+        return kept.stream().map(PartStore.Kept::part).toList();
+    }
+
+    /**
+     * @param id an own entry
+     * @param basedOn version that the writer had read
+     */
+    public void remove(UUID id, int basedOn) {
+        garage.removeOwnPart(id, basedOn);
     }
 
     /** @return all parts for the computation */
@@ -94,19 +117,6 @@ public class PlumbingCatalogue {
                 adaptors.all().stream().map(e -> e.part().toCore()).toList(),
                 hoses.all().stream().map(e -> e.part().toCore()).toList(),
                 ends.all().stream().map(e -> e.part().toCore()).toList());
-    }
-
-    /**
-     * @param family a family
-     * @return type of its documents
-     */
-    public static Class<?> type(Family family) {
-        return switch (family) {
-            case TAKEOFF -> TakeoffDocument.class;
-            case ADAPTOR -> AdaptorDocument.class;
-            case HOSE -> HosePartDocument.class;
-            case HOSE_END -> HoseEndDocument.class;
-        };
     }
 
     /**

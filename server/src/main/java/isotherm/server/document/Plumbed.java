@@ -29,7 +29,7 @@ public record Plumbed(
         double hoseToBuyM,
         double offcutM,
         @Missing("without both routes") Loop loop,
-        @Missing("without both routes") Figures figures,
+        @Missing("without both routes") PlumbFigures figures,
         List<Size> sizes,
         List<Bill> bill,
         Kit kit,
@@ -228,7 +228,7 @@ public record Plumbed(
      * @param massKg mass of takeoff, fittings and hoses without oil
      * @param price price of all parts
      */
-    public record Figures(
+    public record PlumbFigures(
             double oilC,
             List<OutcomeDocument.Loss> losses,
             List<OutcomeDocument.PressurePoint> points,

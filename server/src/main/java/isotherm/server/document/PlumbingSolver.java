@@ -69,7 +69,7 @@ public final class PlumbingSolver {
         Ground ground = ground(q, parts);
         Plumbing plan = ground.plan(ground.choice(), true);
         Optional<Design> piped = piped(ground, plan);
-        Optional<Plumbed.Figures> figures = piped.map(d -> figures(ground, d, plan));
+        Optional<Plumbed.PlumbFigures> figures = piped.map(d -> figures(ground, d, plan));
         List<BillLine> bill = plan.bill(
                 figures.map(f -> f.addedOilL() * 1e-3).orElse(0.0), q.car().oilVolumeL() * 1e-3);
         Plumbing.KitOrLoose kit = plan.kitOrLoose(bill);
@@ -192,10 +192,10 @@ public final class PlumbingSolver {
                 .at(g.car().engine().maxRpm(), hotK, Optional.of(c.loop()), Optional.of(new CoreModel(c.core())), lift);
     }
 
-    private static Plumbed.Figures figures(Ground g, Design design, Plumbing plan) {
+    private static Plumbed.PlumbFigures figures(Ground g, Design design, Plumbing plan) {
         double hotK = peakK(g, design);
         PressureCheck check = PressureCheck.of(g.car(), design, hotK);
-        return new Plumbed.Figures(
+        return new Plumbed.PlumbFigures(
                 celsius(hotK),
                 hotTop(g, design, hotK).losses().stream()
                         .map(l -> new OutcomeDocument.Loss(l.what(), round(l.pascal(), 0)))

@@ -1,0 +1,270 @@
+package isotherm.core.plumb;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import isotherm.core.catalogue.PlumbingParts;
+import isotherm.core.exchanger.Construction;
+import isotherm.core.exchanger.Core;
+import isotherm.core.exchanger.CoreDetail;
+import isotherm.core.exchanger.Finish;
+import isotherm.core.exchanger.Ports;
+import isotherm.core.nose.Placement;
+import java.util.List;
+import java.util.stream.Stream;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Takeoff, both hoses and the bill in a bay with room. */
+class PlumbingTest {
+    private static final Parts PARTS = PlumbingParts.shipped();
+    private static final End CORE_PORT = new End(Joint.O_RING_BOSS, "-10", false);
+    private static final Bay BAY = new Bay(
+            new Bay.Box("bay", Bay.Kind.SOLID, new Vector3D(-0.8, 0.15, 0), new Vector3D(0.8, 1, 1.4)),
+            List.of(new Bay.Box(
+                    "engine block", Bay.Kind.SOLID, new Vector3D(-0.25, 0.25, 0.7), new Vector3D(0.3, 0.75, 1.2))),
+            List.of());
+    private static final FilterStand STAND = new FilterStand(
+            "M20x1.5",
+            0.058,
+            0.074,
+            0.024,
+            new Vector3D(-0.4, 0.45, 0.9),
+            Vector3D.MINUS_J,
+            0.25,
+            0,
+            new FilterStand.Filter(0.066, 0.09, 0.076, true, false, true, false),
+            List.of());
+
+    private static Core core(Ports ports, int passes) {
+        return new Core(
+                Construction.STACKED_PLATE,
+                13,
+                0.28,
+                0.05,
+                passes,
+                Finish.BARE,
+                ports,
+                CoreDetail.typical(Construction.STACKED_PLATE));
+    }
+
+    private static Placement at(double x, double y, double z, double tilt) {
+        return new Placement(x, y, z, tilt, false, false, false, List.of());
+    }
+
+    private static Plumbing.Choice choice(HoseType.Family family, List<Accessory> accessories) {
+        return new Plumbing.Choice(
+                PARTS.takeoffs().stream()
+                        .filter(t -> t.number().equals("HP-M20"))
+                        .findFirst()
+                        .orElseThrow(),
+                Math.toRadians(330),
+                PARTS.hoses().stream()
+                        .filter(h -> h.family() == family && h.dash().equals("-10"))
+                        .findFirst()
+                        .orElseThrow(),
+                FittingChain.Wish.JOINTS,
+                List.of(),
+                List.of(),
+                false,
+                0.015,
+                false,
+                accessories);
+    }
+
+    private static Plumbing plan(Core core, Plumbing.Choice choice) {
+        return Plumbing.plan(STAND, BAY, core, at(0, 0.4, 0.2, 0), CORE_PORT, choice, PARTS, true);
+    }
+
+    @ParameterizedTest
+    @EnumSource(HoseType.Family.class)
+    void bothHosesFindTheirWayAndKeepTheirDistance(HoseType.Family family) {
+        Plumbing p = plan(core(Ports.UP, 1), choice(family, List.of()));
+        Bay all = BAY.with(List.of(CorePorts.box(core(Ports.UP, 1), at(0, 0.4, 0.2, 0))));
+        for (Line l : p.lines()) {
+            assertThat(l.found()).as(l.name()).isTrue();
+            assertThat(l.troubles()).isEmpty();
+            RouteFinderTest.holds(
+                    l.path().orElseThrow(), all, p.hose().outside(), p.hose().bendRadius());
+        }
+        List<Vector3D> feed = p.feed().path().orElseThrow().points(2e-3);
+        List<Vector3D> back = p.back().path().orElseThrow().points(2e-3);
+        double nearest = feed.stream()
+                .flatMapToDouble(a -> back.stream().mapToDouble(b -> Vector3D.distance(a, b)))
+                .min()
+                .orElseThrow();
+        assertThat(nearest).isGreaterThan(p.hose().outside() + Surroundings.SEPARATOR - 1e-3);
+        assertThat(p.joints()).isNotEmpty().allMatch(FittingChain.Pair::tight);
+    }
+
+    @Test
+    void hoseLeavesItsEndInTheDirectionOfTheFitting() {
+        Plumbing p = plan(core(Ports.UP, 1), choice(HoseType.Family.BRAIDED_RUBBER, List.of()));
+        for (Line l : p.lines()) {
+            double angle =
+                    Vector3D.angle(l.path().orElseThrow().leaving(), l.from().out());
+            assertThat(angle).as(l.name()).isEqualTo(l.fromEnd().orElseThrow().angle(), within(1e-6));
+        }
+    }
+
+    @Test
+    void feedGoesToTheLowerPort() {
+        List<Line.Port> side = CorePorts.of(core(Ports.SIDE, 1), at(0, 0.4, 0.2, 0), CORE_PORT, -0.4);
+        assertThat(side.get(0).at().getY()).isLessThan(side.get(1).at().getY());
+        Plumbing p = plan(core(Ports.SIDE, 1), choice(HoseType.Family.BRAIDED_RUBBER, List.of()));
+        assertThat(p.feed().to().at().getY()).isLessThan(p.back().from().at().getY());
+    }
+
+    @Test
+    void portsFollowTheCore() {
+        Core c = core(Ports.UP, 1);
+        List<Line.Port> upright = CorePorts.of(c, at(0.1, 0.4, 0.2, 0), CORE_PORT, -0.4);
+        assertThat(upright).allSatisfy(p -> {
+            assertThat(Vector3D.angle(p.out(), Vector3D.PLUS_J)).isLessThan(1e-9);
+            assertThat(p.at().getY()).isEqualTo(0.4 + c.outsideHeight() / 2, within(1e-9));
+        });
+        assertThat(upright.get(0).at().getX() + upright.get(1).at().getX()).isEqualTo(0.2, within(1e-9));
+        List<Line.Port> leaning = CorePorts.of(c, at(0.1, 0.4, 0.2, Math.toRadians(30)), CORE_PORT, -0.4);
+        assertThat(Vector3D.angle(leaning.get(0).out(), Vector3D.PLUS_J)).isEqualTo(Math.toRadians(30), within(1e-9));
+        assertThat(CorePorts.of(core(Ports.DOWN, 1), at(0.1, 0.4, 0.2, 0), CORE_PORT, 0))
+                .allSatisfy(p -> assertThat(p.out().getY()).isEqualTo(-1, within(1e-9)));
+        List<Line.Port> oneEnd = CorePorts.of(core(Ports.SIDE, 2), at(0.1, 0.4, 0.2, 0), CORE_PORT, -0.4);
+        assertThat(oneEnd).allSatisfy(p -> assertThat(p.at().getX()).isLessThan(0));
+    }
+
+    @Test
+    void wallAcrossTheBayIsNamed() {
+        Bay walled = BAY.with(List.of(
+                new Bay.Box("bulkhead", Bay.Kind.SOLID, new Vector3D(-0.8, 0.15, 0.5), new Vector3D(0.8, 1, 0.52))));
+        Plumbing p = Plumbing.plan(
+                STAND,
+                walled,
+                core(Ports.UP, 1),
+                at(0, 0.4, 0.2, 0),
+                CORE_PORT,
+                choice(HoseType.Family.BRAIDED_RUBBER, List.of()),
+                PARTS,
+                true);
+        assertThat(p.lines()).allSatisfy(l -> {
+            assertThat(l.found()).isFalse();
+            assertThat(l.inTheWay()).containsExactly("bulkhead");
+            assertThat(l.troubles())
+                    .as("and it is drawn where it is too near")
+                    .extracting(Surroundings.Trouble::what)
+                    .contains("bulkhead");
+        });
+    }
+
+    @Test
+    void portThatNothingFitsHasNoChain() {
+        Plumbing p = Plumbing.plan(
+                STAND,
+                BAY,
+                core(Ports.UP, 1),
+                at(0, 0.4, 0.2, 0),
+                new End(Joint.METRIC, "M33x2", false),
+                choice(HoseType.Family.BRAIDED_RUBBER, List.of()),
+                PARTS,
+                true);
+        assertThat(p.feed().toChain()).isEmpty();
+        assertThat(p.feed().found()).isFalse();
+        assertThat(p.hose(p.feed())).isEmpty();
+    }
+
+    @Test
+    void billHasEveryPartOnceWithItsQuantityAndTheOil() {
+        Accessory accumulator = new Accessory(Accessory.Kind.ACCUMULATOR, 1.4e-3, Accessory.Valve.MANUAL);
+        Plumbing p = plan(core(Ports.UP, 1), choice(HoseType.Family.BRAIDED_RUBBER, List.of(accumulator)));
+        List<BillLine> bill = p.bill(0.8e-3, 5.5e-3);
+        assertThat(bill.stream()
+                        .filter(b -> b.what().startsWith("hose end"))
+                        .mapToDouble(BillLine::quantity)
+                        .sum())
+                .isEqualTo(4);
+        BillLine hose =
+                bill.stream().filter(b -> b.unit().equals("m")).findFirst().orElseThrow();
+        double cuts =
+                p.lines().stream().mapToDouble(l -> l.cut().orElseThrow().cut()).sum();
+        assertThat(hose.quantity()).isGreaterThan(cuts).isLessThan(cuts + 0.6);
+        assertThat(p.offcut()).isEqualTo(hose.quantity() - cuts - 0.02, within(1e-9));
+        assertThat(bill).anySatisfy(b -> {
+            assertThat(b.what()).contains("engine oil, 0.80 L");
+            assertThat(b.quantity()).isEqualTo(6.5);
+        });
+        assertThat(bill).anySatisfy(b -> assertThat(b.what()).contains("accumulator, 1.4 L"));
+        assertThat(bill).noneSatisfy(b -> assertThat(b.what()).contains("PTFE tape"));
+        assertThat(bill.stream().map(BillLine::key)).doesNotHaveDuplicates();
+        Plumbing.KitOrLoose kit = p.kitOrLoose(bill);
+        assertThat(kit.loosePrice())
+                .isEqualTo(
+                        bill.stream()
+                                .filter(b -> b.group() == BillLine.Group.PARTS)
+                                .mapToDouble(b -> b.quantity() * b.each())
+                                .sum(),
+                        within(1e-9));
+        assertThat(kit.kitPrice()).isGreaterThan(kit.loosePrice());
+        assertThat(kit.kitHours()).isLessThan(kit.looseHours());
+        assertThat(p.extraVolume()).isEqualTo(1.4e-3);
+    }
+
+    @Test
+    void tapeIsBoughtOnlyForTaperThreads() {
+        Plumbing p = Plumbing.plan(
+                STAND,
+                BAY,
+                core(Ports.UP, 1),
+                at(0, 0.4, 0.2, 0),
+                new End(Joint.TAPER, "1/2", false),
+                choice(HoseType.Family.BRAIDED_RUBBER, List.of()),
+                PARTS,
+                true);
+        assertThat(p.bill(0, 0).stream()
+                        .filter(b -> b.what().contains("PTFE tape"))
+                        .mapToDouble(BillLine::quantity))
+                .containsExactly(1.0);
+    }
+
+    @Test
+    void madeUpLinesAreBoughtByTheirStandardLength() {
+        Plumbing p = plan(core(Ports.UP, 1), choice(HoseType.Family.SWAGED, List.of()));
+        assertThat(p.bill(0, 0)).noneSatisfy(b -> assertThat(b.unit()).isEqualTo("m"));
+        assertThat(p.bill(0, 0).stream()
+                        .filter(b -> b.what().startsWith("made-up line"))
+                        .mapToDouble(BillLine::quantity)
+                        .sum())
+                .isEqualTo(2);
+        assertThat(p.lines()).allSatisfy(l -> {
+            CutList c = l.cut().orElseThrow();
+            assertThat(c.standard().orElseThrow()).isGreaterThanOrEqualTo(c.centreLine() + c.slack() - 1e-9);
+        });
+    }
+
+    @Test
+    void headsAndMassAddUp() {
+        Plumbing p = plan(core(Ports.UP, 1), choice(HoseType.Family.BRAIDED_RUBBER, List.of()));
+        double adaptors = p.lines().stream()
+                .flatMap(l -> Stream.of(l.fromChain(), l.toChain()))
+                .mapToDouble(c -> c.orElseThrow().heads(p.hose().bore()))
+                .sum();
+        assertThat(p.heads()).isEqualTo(p.takeoff().heads() + adaptors, within(1e-9));
+        Plumbing remote = plan(
+                core(Ports.UP, 1),
+                choice(
+                        HoseType.Family.BRAIDED_RUBBER,
+                        List.of(new Accessory(Accessory.Kind.REMOTE_HEAD, 0.5e-3, Accessory.Valve.NONE))));
+        assertThat(remote.heads() - p.heads()).isEqualTo(4, within(1e-9));
+        assertThat(p.mass()).isBetween(0.8, 3.0);
+    }
+
+    @Test
+    void sleeveLetsAHosePassNearerToSomethingHot() {
+        Bay.Box hot = new Bay.Box("pipe", Bay.Kind.HOT, Vector3D.ZERO, new Vector3D(0.1, 0.1, 0.1));
+        Bay bay = new Bay(BAY.room(), List.of(hot), List.of());
+        Vector3D near = new Vector3D(0.05, 0.2, 0.05);
+        assertThat(new Surroundings(bay, 0.02, List.of(), false).needed(hot)).isEqualTo(0.085, within(1e-9));
+        assertThat(new Surroundings(bay, 0.02, List.of(), true).needed(hot)).isEqualTo(0.0475, within(1e-9));
+        assertThat(new Surroundings(bay, 0.02, List.of(), false).nearest(near)).isEqualTo("pipe");
+    }
+}

@@ -1,0 +1,156 @@
+package isotherm.core.plumb;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import isotherm.core.catalogue.PlumbingParts;
+import java.util.List;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Every way in which a takeoff may not fit, and its remedy. */
+class TakeoffFitTest {
+    private static final FilterStand.Filter FILTER =
+            new FilterStand.Filter(0.066, 0.09, 0.076, true, false, true, false);
+
+    private static FilterStand stand(
+            String thread,
+            double stud,
+            double room,
+            double exchanger,
+            FilterStand.Filter filter,
+            FilterStand.Neighbour... n) {
+        return new FilterStand(
+                thread,
+                0.058,
+                0.074,
+                stud,
+                new Vector3D(0, 0.4, 0.7),
+                Vector3D.MINUS_J,
+                room,
+                exchanger,
+                filter,
+                List.of(n));
+    }
+
+    private static Takeoff part(String number) {
+        return PlumbingParts.shipped().takeoffs().stream()
+                .filter(t -> t.number().equals(number))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static List<String> misfits(FilterStand stand, String part, double clock, boolean exchanger) {
+        return TakeoffFit.of(stand, part(part), clock, exchanger).misfits().stream()
+                .map(TakeoffFit.Misfit::what)
+                .toList();
+    }
+
+    @Test
+    void plateThatFitsHasNoMisfit() {
+        TakeoffFit fit = TakeoffFit.of(stand("M20x1.5", 0.024, 0.2, 0, FILTER), part("HP-M20"), 0, false);
+        assertThat(fit.misfits()).isEmpty();
+        assertThat(fit.stack()).isEqualTo(0.026 + 0.09, within(1e-9));
+        assertThat(fit.engagement()).isEqualTo(0.024, within(1e-9));
+    }
+
+    @Test
+    void wrongThreadNamesTheRightOne() {
+        TakeoffFit fit = TakeoffFit.of(stand("M22x1.5", 0.024, 0.2, 0, FILTER), part("HP-M20"), 0, false);
+        assertThat(fit.misfits()).singleElement().satisfies(m -> {
+            assertThat(m.figure()).isEqualTo("M20x1.5 on M22x1.5");
+            assertThat(m.remedy()).contains("M22x1.5");
+        });
+    }
+
+    @Test
+    void lowRoomIsToldWithWhatIsMissing() {
+        TakeoffFit fit = TakeoffFit.of(stand("M20x1.5", 0.024, 0.12, 0, FILTER), part("HPG-M20"), 0, false);
+        // 38 and 90 mm in 120 less 15 for the hand.
+        assertThat(fit.misfits()).singleElement().satisfies(m -> {
+            assertThat(m.what()).isEqualTo("Stack height");
+            assertThat(m.figure()).isEqualTo("128 mm in 105 mm");
+            assertThat(m.remedy()).contains("23 mm shorter").contains("remote");
+        });
+        assertThat(misfits(stand("M20x1.5", 0.024, 0.12, 0, FILTER), "HR-M20", 0, false))
+                .as("a remote filter takes the filter away")
+                .isEmpty();
+    }
+
+    @Test
+    void exchangerThatStaysTakesThreadAndAnExtensionGivesItBack() {
+        FilterStand stand = stand("M20x1.5", 0.024, 0.3, 0.018, FILTER);
+        assertThat(misfits(stand, "HP-M20", 0, true)).containsExactly("Thread engagement");
+        assertThat(misfits(stand, "HP-M20", 0, false)).isEmpty();
+        TakeoffFit fit = TakeoffFit.of(stand, part("HP-M20"), 0, true);
+        // 16 mm are wanted in M20, 6 are left.
+        assertThat(fit.misfits().get(0).remedy()).contains("10 mm longer");
+    }
+
+    @Test
+    void gasketHasToLieOnTheFace() {
+        FilterStand small = new FilterStand(
+                "M20x1.5", 0.058, 0.068, 0.024, Vector3D.ZERO, Vector3D.MINUS_J, 0.3, 0, FILTER, List.of());
+        assertThat(misfits(small, "HP-M20", 0, false)).containsExactly("Gasket on the engine's face");
+    }
+
+    @Test
+    void filterNeedsItsValves() {
+        FilterStand.Filter dry = new FilterStand.Filter(0.066, 0.09, 0.076, false, true, false, false);
+        assertThat(misfits(stand("M20x1.5", 0.024, 0.2, 0, dry), "HP-M20", 0, false))
+                .containsExactly("Filter without anti-drain-back valve", "Filter without by-pass valve");
+        FilterStand.Filter inEngine = new FilterStand.Filter(0.066, 0.09, 0.076, false, false, false, true);
+        assertThat(misfits(stand("M20x1.5", 0.024, 0.2, 0, inEngine), "HP-M20", 0, false))
+                .isEmpty();
+    }
+
+    @Test
+    void portTowardsANeighbourIsTurnedAwayAndThenFits() {
+        FilterStand stand = stand(
+                "M20x1.5",
+                0.024,
+                0.2,
+                0,
+                FILTER,
+                new FilterStand.Neighbour("block", Math.toRadians(-40), Math.toRadians(50), 0.07));
+        TakeoffFit fit = TakeoffFit.of(stand, part("HP-M20"), 0, false);
+        assertThat(fit.misfits()).singleElement().satisfies(m -> assertThat(m.what())
+                .isEqualTo("Port towards block"));
+        double free = fit.freeClock().orElseThrow();
+        assertThat(misfits(stand, "HP-M20", free, false)).isEmpty();
+        assertThat(fit.misfits().get(0).remedy()).contains(Math.round(Math.toDegrees(free)) + "°");
+    }
+
+    @Test
+    void neighbourNearerThanThePlateItselfNeedsASpacer() {
+        FilterStand stand = stand("M20x1.5", 0.024, 0.2, 0, FILTER, new FilterStand.Neighbour("mount", 3, 4, 0.03));
+        assertThat(TakeoffFit.of(stand, part("HP-M20"), 0, false).misfits())
+                .singleElement()
+                .satisfies(m -> assertThat(m.remedy()).contains("spacer"));
+    }
+
+    @Test
+    void noFreeAngleIsSaid() {
+        FilterStand stand =
+                stand("M20x1.5", 0.024, 0.2, 0, FILTER, new FilterStand.Neighbour("well", 0, 2 * Math.PI, 0.06));
+        TakeoffFit fit = TakeoffFit.of(stand, part("HP-M20"), 0, false);
+        assertThat(fit.freeClock()).isEmpty();
+        assertThat(fit.misfits().get(0).remedy()).contains("No clock angle is free");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"M20x1.5, 0.020", "3/4-16, 0.01905", "13/16-16, 0.0206375", "nonsense, 0"})
+    void majorDiameterIsRead(String thread, double metres) {
+        assertThat(Takeoff.majorDiameter(thread)).isEqualTo(metres, within(1e-9));
+    }
+
+    @Test
+    void clockRunsClockwiseSeenAlongTheFilterAndStartsForward() {
+        FilterStand stand = stand("M20x1.5", 0.024, 0.2, 0, FILTER);
+        assertThat(Vector3D.angle(stand.outward(0), Vector3D.MINUS_K)).isLessThan(1e-9);
+        // Seen from above, along the axis: forward is up, a quarter turn clockwise is to the right.
+        assertThat(Vector3D.angle(stand.outward(Math.PI / 2), Vector3D.PLUS_I)).isLessThan(1e-9);
+    }
+}

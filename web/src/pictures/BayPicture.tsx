@@ -1,0 +1,376 @@
+import { scaleLinear } from 'd3-scale';
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import styled, { useTheme } from 'styled-components';
+import type { Schemas } from '../api/client';
+import { usePreferences } from '../app/preferences';
+import { Picture } from '../kit/layout';
+import { useWidth } from './useWidth';
+
+type Point = Schemas['PointDocument'];
+type Box = Schemas['BoxDocument'];
+type Line = Schemas['PlumbedLine'];
+export type Which = 'feed' | 'return';
+
+const Frame = styled(Picture)`
+  & svg {
+    touch-action: none;
+  }
+  & text {
+    user-select: none;
+    font-size: 11px;
+  }
+  & .strong {
+    font-size: 12px;
+  }
+  & g[role='slider'] {
+    outline: 0;
+    cursor: grab;
+  }
+  & g[role='slider']:focus-visible circle.edge {
+    stroke-width: 4;
+  }
+`;
+
+interface Props {
+  readonly bay: Schemas['BayDocument'];
+  readonly boxes: readonly Box[];
+  readonly lines: readonly Line[];
+  readonly points: Record<Which, readonly Point[]>;
+  readonly marked: string | undefined;
+  /** Show only the part of the bay that the hoses are in. */
+  readonly closer: boolean;
+  readonly dragged: boolean;
+  readonly mostHeight: number;
+  readonly onMove: (which: Which, index: number, to: Point) => void;
+  readonly onDrag: (on: boolean) => void;
+}
+
+const GAP = 30;
+const TOP = 20;
+const FOOT = 6;
+
+/** One of the two views: which coordinate goes across, and which up. */
+interface View {
+  readonly name: 'above' | 'the side';
+  readonly across: (mm: number) => number;
+  readonly up: (mm: number) => number;
+  readonly back: (px: number, py: number, from: Point) => Point;
+  readonly at: (p: Point) => readonly [number, number];
+  readonly box: (b: Box) => { x: number; y: number; width: number; height: number };
+}
+
+/** The bay to scale from above and from the side, with both hoses in it; way-points are dragged or moved by keys. */
+export function BayPicture(props: Props) {
+  const { bay, boxes, lines, points, marked, closer, dragged, mostHeight, onMove, onDrag } = props;
+  const theme = useTheme();
+  const { show } = usePreferences();
+  const [ref, width] = useWidth();
+  const dragging = useRef<{ view: View; which: Which; index: number }>(undefined);
+  // The window stands still while a point is dragged: it would run away under the hand otherwise.
+  const wanted = closer ? windowOf(bay, lines, points) : whole(bay);
+  const [frame, setFrame] = useState(wanted);
+  if (!dragged && JSON.stringify(frame) !== JSON.stringify(wanted)) {
+    setFrame(wanted);
+  }
+  const [x0, x1] = frame.x;
+  const [y0, y1] = frame.y;
+  const [z0, z1] = frame.z;
+  const w = x1 - x0;
+  const d = z1 - z0;
+  const h = y1 - y0;
+  const scale = Math.min((width - GAP) / (w + d), (mostHeight - TOP - FOOT) / Math.max(d, h));
+  const left = Math.max(0, (width - (w + d) * scale - GAP) / 2);
+  const height = TOP + FOOT + Math.max(d, h) * scale;
+  const px = scaleLinear([x0, x1], [left, left + w * scale]);
+  const pz = scaleLinear([z0, z1], [TOP, TOP + d * scale]);
+  const sideLeft = left + w * scale + GAP;
+  const sz = scaleLinear([z0, z1], [sideLeft, sideLeft + d * scale]);
+  const sy = scaleLinear([y0, y1], [TOP + h * scale, TOP]);
+  const above: View = {
+    name: 'above',
+    across: px,
+    up: pz,
+    back: (x, y, from) => ({ ...from, xMm: px.invert(x), zMm: pz.invert(y) }),
+    at: (p) => [px(p.xMm), pz(p.zMm)],
+    box: (b) => ({ x: px(b.leftMm), y: pz(b.frontMm), width: b.widthMm * scale, height: b.depthMm * scale }),
+  };
+  const side: View = {
+    name: 'the side',
+    across: sz,
+    up: sy,
+    back: (x, y, from) => ({ ...from, zMm: sz.invert(x), yMm: sy.invert(y) }),
+    at: (p) => [sz(p.zMm), sy(p.yMm)],
+    box: (b) => ({
+      x: sz(b.frontMm),
+      y: sy(b.bottomMm + b.heightMm),
+      width: b.depthMm * scale,
+      height: b.heightMm * scale,
+    }),
+  };
+  const drag = (e: PointerEvent<SVGSVGElement>) => {
+    const now = dragging.current;
+    const from = now && points[now.which][now.index];
+    if (now && from) {
+      const box = e.currentTarget.getBoundingClientRect();
+      onMove(now.which, now.index, now.view.back(e.clientX - box.left, e.clientY - box.top, from));
+    }
+  };
+  const end = () => {
+    if (dragging.current) {
+      dragging.current = undefined;
+      onDrag(false);
+    }
+  };
+  const keys = (view: View, which: Which, index: number, p: Point) => (e: KeyboardEvent) => {
+    const by = e.shiftKey ? 1 : 10;
+    const moves: Record<string, readonly [number, number]> = {
+      ArrowLeft: [-by, 0],
+      ArrowRight: [by, 0],
+      ArrowUp: [0, by],
+      ArrowDown: [0, -by],
+    };
+    const m = moves[e.key];
+    if (m) {
+      e.preventDefault();
+      onMove(
+        which,
+        index,
+        view.name === 'above'
+          ? { ...p, xMm: p.xMm + m[0], zMm: p.zMm - m[1] }
+          : { ...p, zMm: p.zMm + m[0], yMm: p.yMm + m[1] },
+      );
+    }
+  };
+  const outline = (view: View, clip: string) => (
+    <g key={clip} clipPath={`url(#${clip})`}>
+      {boxes.map((b) => {
+        const r = view.box(b);
+        const wheel = b.kind === 'WHEEL';
+        return (
+          <g key={b.name}>
+            <rect
+              {...r}
+              rx={wheel ? Math.min(r.width, r.height) / 3 : 0}
+              fill={FILLS[b.kind] ?? 'none'}
+              stroke={b.name === marked ? theme.ink : theme.line}
+              strokeWidth={b.name === marked ? 2.5 : 1}
+              strokeDasharray={b.kind === 'SOFT' ? '4 3' : undefined}
+            >
+              <title>{`${b.name}, ${WORDS[b.kind]}`}</title>
+            </rect>
+            {r.width > b.name.length * 5.6 + 6 && r.height > 15 && (
+              <text x={r.x + r.width / 2} y={r.y + r.height / 2 + 4} textAnchor="middle" className="halo">
+                {b.name}
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </g>
+  );
+  return (
+    <Frame ref={ref}>
+      <svg
+        width={width}
+        height={height}
+        role="group"
+        aria-label="The engine bay to scale"
+        onPointerMove={drag}
+        onPointerUp={end}
+        onPointerCancel={end}
+      >
+        <defs>
+          <pattern id="bay-hot" width="6" height="6" patternUnits="userSpaceOnUse">
+            <path d="M0,6 L6,0 M0,0 L6,6" stroke={theme.ink} strokeWidth="0.9" opacity="0.55" />
+          </pattern>
+          <pattern id="bay-moving" width="6" height="6" patternUnits="userSpaceOnUse">
+            <circle cx="3" cy="3" r="1.1" fill={theme.ink} opacity="0.6" />
+          </pattern>
+          <pattern id="bay-hatch" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+            <line y2="6" stroke={theme.line} strokeWidth="1.2" />
+          </pattern>
+          <clipPath id="bay-above">
+            <rect x={px(x0)} y={TOP} width={w * scale} height={d * scale} />
+          </clipPath>
+          <clipPath id="bay-side">
+            <rect x={sz(z0)} y={TOP} width={d * scale} height={h * scale} />
+          </clipPath>
+        </defs>
+        <text x={px(x0)} y={12} className="strong">
+          From above, front up
+        </text>
+        <text x={sz(z0)} y={12} className="strong">
+          From the left, front left
+        </text>
+        {[above, side].map((view) => {
+          const clip = view.name === 'above' ? 'bay-above' : 'bay-side';
+          return (
+            <g key={view.name}>
+              {outline(view, clip)}
+              <rect
+                x={view.name === 'above' ? px(x0) : sz(z0)}
+                y={TOP}
+                width={(view.name === 'above' ? w : d) * scale}
+                height={(view.name === 'above' ? d : h) * scale}
+                fill="none"
+                stroke={theme.line}
+              />
+              {bay.holes.map((hole) => {
+                const [x, y] = view.at(hole);
+                return (
+                  <g key={hole.name}>
+                    <circle cx={x} cy={y} r={(hole.diameterMm * scale) / 2 + 1} fill={theme.paper} stroke={theme.ink}>
+                      <title>{`${hole.name}, ${show(hole.diameterMm, 'length')}`}</title>
+                    </circle>
+                  </g>
+                );
+              })}
+              {lines.map((l) => (
+                <Hose key={l.name} line={l} view={view} />
+              ))}
+              {lines.map((l) => {
+                const which = l.name as Which;
+                return points[which].map((p, i) => {
+                  const [x, y] = view.at(p);
+                  return (
+                    <g
+                      key={`${which}${i}`}
+                      role="slider"
+                      tabIndex={0}
+                      aria-label={`Way-point ${i + 1} of the ${which}, from ${view.name}`}
+                      aria-valuenow={Math.round(view.name === 'above' ? p.xMm : p.yMm)}
+                      aria-valuetext={`${show(p.xMm, 'length')} across, ${show(p.yMm, 'length')} up, ${show(p.zMm, 'length')} back`}
+                      onKeyDown={keys(view, which, i, p)}
+                      onPointerDown={(e) => {
+                        const svg = e.currentTarget.ownerSVGElement as SVGSVGElement;
+                        dragging.current = { view, which, index: i };
+                        svg.setPointerCapture(e.pointerId);
+                        e.currentTarget.focus();
+                        onDrag(true);
+                      }}
+                    >
+                      <circle cx={x} cy={y} r={18} fill="transparent" />
+                      <circle
+                        className="edge"
+                        cx={x}
+                        cy={y}
+                        r={8}
+                        fill={theme.sheet}
+                        stroke={theme.ink}
+                        strokeWidth={2}
+                      />
+                      <text x={x} y={y + 4} textAnchor="middle" className="strong">
+                        {i + 1}
+                      </text>
+                    </g>
+                  );
+                });
+              })}
+              {lines.flatMap((l) =>
+                l.troubles.map((t) => {
+                  const [x, y] = view.at(t.at);
+                  return (
+                    <text key={`${l.name}${t.what}`} x={x} y={y - 6} textAnchor="middle" className="strong halo">
+                      ▲ {t.what}, {show(t.missingMm, 'length')}
+                    </text>
+                  );
+                }),
+              )}
+            </g>
+          );
+        })}
+      </svg>
+    </Frame>
+  );
+}
+
+interface Window {
+  readonly x: readonly [number, number];
+  readonly y: readonly [number, number];
+  readonly z: readonly [number, number];
+}
+
+function whole(bay: Props['bay']): Window {
+  return { x: [bay.leftMm, bay.rightMm], y: [bay.groundMm, bay.topMm], z: [bay.frontMm, bay.rearMm] };
+}
+
+const MARGIN_MM = 110;
+const STEP_MM = 50;
+
+/** The part of the bay that the hoses are in, in whole steps so that it does not twitch. */
+function windowOf(bay: Props['bay'], lines: readonly Line[], points: Props['points']): Window {
+  const all = [...lines.flatMap((l) => [...l.points, l.fromPort, l.toPort]), ...points.feed, ...points.return];
+  if (all.length === 0) {
+    return whole(bay);
+  }
+  const span = (of: (p: Point) => number, low: number, high: number): readonly [number, number] => [
+    Math.max(low, Math.floor((Math.min(...all.map(of)) - MARGIN_MM) / STEP_MM) * STEP_MM),
+    Math.min(high, Math.ceil((Math.max(...all.map(of)) + MARGIN_MM) / STEP_MM) * STEP_MM),
+  ];
+  return {
+    x: span((p) => p.xMm, bay.leftMm, bay.rightMm),
+    y: span((p) => p.yMm, bay.groundMm, bay.topMm),
+    z: span((p) => p.zMm, bay.frontMm, bay.rearMm),
+  };
+}
+
+const FILLS: Partial<Record<Box['kind'], string>> = {
+  HOT: 'url(#bay-hot)',
+  MOVING: 'url(#bay-moving)',
+  WHEEL: 'url(#bay-moving)',
+  SHARP: 'url(#bay-hatch)',
+  PANEL: 'url(#bay-hatch)',
+};
+
+export const WORDS: Record<Box['kind'], string> = {
+  HOT: 'hot',
+  MOVING: 'moving',
+  WHEEL: 'wheel at full lock and bump',
+  SHARP: 'sharp',
+  PANEL: 'panel',
+  SOLID: 'solid',
+  SOFT: 'soft',
+};
+
+/** The feed is one broad line, the return a pair of thin ones, so that they read apart without colour. */
+function Hose({ line, view }: { line: Line; view: View }) {
+  const theme = useTheme();
+  const path = line.points.map(
+    (p, i) =>
+      `${i === 0 ? 'M' : 'L'}${view
+        .at(p)
+        .map((v) => v.toFixed(1))
+        .join(',')}`,
+  );
+  const d = [
+    `M${view.at(line.fromPort).join(',')}`,
+    ...path.map((s) => s.replace('M', 'L')),
+    `L${view.at(line.toPort).join(',')}`,
+  ].join(' ');
+  const ends = [line.fromPort, line.toPort].map(view.at);
+  const dash = line.found ? undefined : '6 4';
+  // The two names stand apart where the hoses run together.
+  const middle = line.points[Math.floor(line.points.length * (line.name === 'feed' ? 0.3 : 0.6))];
+  return (
+    <g aria-hidden>
+      <path d={d} fill="none" stroke={theme.paper} strokeWidth={8} />
+      <path d={d} fill="none" stroke={theme.ink} strokeWidth={5} strokeDasharray={dash} strokeLinejoin="round" />
+      {line.name === 'return' && <path d={d} fill="none" stroke={theme.paper} strokeWidth={2} />}
+      {ends.map(([x, y], i) => (
+        <circle
+          key={i}
+          cx={x}
+          cy={y}
+          r={4}
+          fill={line.name === 'return' ? theme.paper : theme.ink}
+          stroke={theme.ink}
+        />
+      ))}
+      {middle && (
+        <text x={view.at(middle)[0] + 7} y={view.at(middle)[1] - 7} className="strong halo">
+          {line.name}
+        </text>
+      )}
+    </g>
+  );
+}

@@ -1,0 +1,68 @@
+import { useState } from 'react';
+import type { Schemas } from '../../api/client';
+import { useBench } from '../../app/workbench';
+import { Button, Fold, Muted, Row, Toggle } from '../../kit/kit';
+import { FigureTable } from '../../kit/layout';
+import { download } from '../../app/download';
+import type { Plumbed } from './usePlumbing';
+
+const GROUPS: Record<Schemas['Bill']['group'], string> = { PARTS: 'Parts', CONSUMABLES: 'Used up', TOOLS: 'Tools' };
+
+/** Everything to buy, with what is there already struck off. */
+export function Bill(props: { plumbed: Plumbed; have: readonly string[]; onHave: (have: string[]) => void }) {
+  const { plumbed, have, onHave } = props;
+  const { car, duty, design } = useBench();
+  const [problem, setProblem] = useState<string>();
+  const lines = plumbed.bill.map((b) => ({ ...b, have: have.includes(b.key) }));
+  const toBuy = lines.filter((b) => !b.have).reduce((sum, b) => sum + b.quantity * b.each, 0);
+  const file = (name: string) =>
+    download(`/api/plumb/${name}`, { car, duty, design }, name).then(
+      () => setProblem(undefined),
+      (e: Error) => setProblem(e.message),
+    );
+  return (
+    <Fold name="Bill of materials" short={`${toBuy.toFixed(0)} to buy`}>
+      <Row>
+        <Button onPress={() => void file('bill.csv')}>Bill as CSV</Button>
+        <Button onPress={() => void file('bill.pdf')}>Bill as PDF</Button>
+      </Row>
+      {problem && <p role="alert">▲ {problem}</p>}
+      <FigureTable aria-label="Bill of materials">
+        <thead>
+          <tr>
+            <th scope="col">What</th>
+            <th scope="col">Quantity</th>
+            <th scope="col">Price</th>
+            <th scope="col">There already</th>
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map((b) => (
+            <tr key={`${b.group}${b.key}${b.what}`} style={b.have ? { textDecoration: 'line-through' } : undefined}>
+              <th scope="row">
+                {GROUPS[b.group]}: {b.what}
+                {b.number && `, ${b.number}`}
+              </th>
+              <td>
+                {b.quantity} {b.unit}
+              </td>
+              <td>{b.each > 0 ? (b.quantity * b.each).toFixed(2) : '–'}</td>
+              <td>
+                <Toggle
+                  label="have"
+                  value={b.have}
+                  onChange={(on) => onHave(on ? [...have, b.key] : have.filter((k) => k !== b.key))}
+                />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </FigureTable>
+      <Muted>
+        Loose parts {plumbed.kit.loosePrice.toFixed(0)} and about {plumbed.kit.looseHours.toFixed(0)} hours; a kit made
+        to fit about {plumbed.kit.kitPrice.toFixed(0)} and {plumbed.kit.kitHours.toFixed(0)} hours. Both are estimates;
+        makers and prices that ship with Isotherm are invented.
+      </Muted>
+    </Fold>
+  );
+}

@@ -1,0 +1,128 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { call, send, type Schemas } from '../../api/client';
+import { Button, Muted, Pick, Row, Sheet } from '../../kit/kit';
+
+const FAMILIES = [
+  { id: 'TAKEOFF', name: 'Takeoffs', schema: 'TakeoffDocument' },
+  { id: 'ADAPTOR', name: 'Adaptors', schema: 'AdaptorDocument' },
+  { id: 'HOSE', name: 'Hoses', schema: 'HosePartDocument' },
+  { id: 'HOSE_END', name: 'Hose ends', schema: 'HoseEndDocument' },
+] as const;
+
+type Family = (typeof FAMILIES)[number]['id'];
+
+/** Columns of a list, named as the importer reads them. */
+const COLUMNS: Record<Family, string> = {
+  TAKEOFF:
+    'maker, number, kind, thread, seal_inner_mm, seal_outer_mm, height_mm, diameter_mm, port_joint, port_size, spacing_deg, gauge_ports, thermostat, heads, price, mass_kg',
+  ADAPTOR:
+    'maker, number, first_joint, first_size, first_male, second_joint, second_size, second_male, bore_mm, length_mm, angle_deg, price, mass_kg',
+  HOSE: 'maker, number, family, dash, bore_mm, outside_mm, bend_radius_mm, rated_bar, max_c, standard_lengths_m, price_per_m, mass_kg_per_m',
+  HOSE_END:
+    'maker, number, family, dash, angle_deg, joint, size, nose_mm, elbow_mm, tail_mm, insertion_mm, widest_mm, price, mass_kg',
+};
+
+/** Own parts and price lists of every family between engine and core. */
+export function PartList({ onClose }: { onClose: () => void }) {
+  const client = useQueryClient();
+  const input = useRef<HTMLInputElement>(null);
+  const [family, setFamily] = useState<Family>('TAKEOFF');
+  const [list, setList] = useState<{ text: string; would: Schemas['Imported'] }>();
+  const [told, setTold] = useState<string>();
+  const path = `/catalogue/plumbing/${family}/import`;
+  const read = async (file: File) => {
+    setTold(undefined);
+    const text = await file.text();
+    setList({ text, would: await send<Schemas['Imported']>(path, text, 'text/plain') });
+  };
+  const refresh = async () => {
+    await client.cancelQueries({ queryKey: ['catalogue', 'plumbing'] });
+    await client.invalidateQueries({ queryKey: ['catalogue', 'plumbing'] });
+    await client.invalidateQueries({ queryKey: ['plumb'] });
+  };
+  const keep = async () => {
+    if (list) {
+      const done = await send<Schemas['Imported']>(`${path}?keep=true`, list.text, 'text/plain');
+      setList(undefined);
+      setTold(`${done.added} added, ${done.changed} changed.`);
+      await refresh();
+    }
+  };
+  const parts = useQuery({
+    queryKey: ['catalogue', 'plumbing'],
+    queryFn: () => call<Schemas['All']>('GET', '/catalogue/plumbing'),
+    staleTime: Infinity,
+  });
+  const own = parts.data?.own.filter((o) => o.family === family) ?? [];
+  const remove = async (o: Schemas['Own']) => {
+    await call('DELETE', `/catalogue/plumbing/${o.id}`, undefined, { headers: { 'If-Match': `"${o.version}"` } });
+    await refresh();
+  };
+  const fail = (e: Error) => {
+    setList(undefined);
+    setTold(`▲ ${e.message}`);
+  };
+  return (
+    <Sheet title="Parts between engine and core" onClose={onClose} widest="640px">
+      <Pick label="Family" value={family} options={FAMILIES} onChange={setFamily} />
+      <Muted>
+        A list as CSV, its first line with these columns: {COLUMNS[family]}. A part that is known changes where the list
+        has a figure; maker and number say which one it is.
+      </Muted>
+      <Row>
+        <Button onPress={() => input.current?.click()}>Choose a list…</Button>
+        <input
+          ref={input}
+          type="file"
+          accept=".csv,text/csv,text/plain"
+          aria-label="List of parts"
+          style={{ display: 'none' }}
+          onChange={(e) => {
+            const file = e.target.files?.[0];
+            e.target.value = '';
+            if (file) {
+              read(file).catch(fail);
+            }
+          }}
+        />
+      </Row>
+      {list && (
+        <section aria-label="What the list would change">
+          <p>
+            {list.would.added} new, {list.would.changed} changed, {list.would.same} as they are,{' '}
+            {list.would.refused.length} refused.
+          </p>
+          <ul>
+            {list.would.refused.slice(0, 12).map((r) => (
+              <li key={r.line}>
+                Line {r.line}: {r.reason}
+              </li>
+            ))}
+          </ul>
+          <Button onPress={() => void keep().catch(fail)}>Take it into the catalogue</Button>
+        </section>
+      )}
+      {told && <p role="status">{told}</p>}
+      {own.length > 0 && (
+        <ul aria-label="Own parts" style={{ listStyle: 'none', padding: 0, margin: 0 }}>
+          {own.map((o) => (
+            <li key={o.id}>
+              <Row style={{ justifyContent: 'space-between' }}>
+                <span>
+                  {o.maker} {o.number}
+                </span>
+                <Button aria-label={`Remove ${o.maker} ${o.number}`} onPress={() => void remove(o).catch(fail)}>
+                  Remove
+                </Button>
+              </Row>
+            </li>
+          ))}
+        </ul>
+      )}
+      <Row>
+        <Button onPress={onClose}>Close</Button>
+      </Row>
+    </Sheet>
+  );
+}

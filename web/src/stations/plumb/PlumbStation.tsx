@@ -1,0 +1,588 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { call, type Schemas } from '../../api/client';
+import { Findings } from '../../app/Findings';
+import { usePreferences } from '../../app/preferences';
+import { Held, useBench } from '../../app/workbench';
+import { DocumentNumber, DocumentNumbers } from '../../kit/fields';
+import { Button, Fold, Heading, Muted, Pick, Row, Toggle } from '../../kit/kit';
+import { Fields, FigureTable } from '../../kit/layout';
+import { BayPicture, type Which } from '../../pictures/BayPicture';
+import { PressureBar } from '../../pictures/PressureBar';
+import { useCooler } from '../core/coolerFields';
+import { Station } from '../Station';
+import { BayEditor, BayStart, StandEditor } from './BayEditor';
+import { Bill } from './Bill';
+import { Chains } from './Chains';
+import { CutLists } from './CutLists';
+import { PartList } from './PartList';
+import { STARTER, usePlumbing, type Plumbing, type Point } from './usePlumbing';
+
+const FAMILIES = [
+  { id: 'BRAIDED_RUBBER', name: 'Braided' },
+  { id: 'PTFE', name: 'PTFE' },
+  { id: 'PUSH_ON', name: 'Push-on' },
+  { id: 'SWAGED', name: 'Swaged' },
+] as const;
+
+const TAKEOFFS: Record<Schemas['TakeoffDocument']['kind'], string> = {
+  SANDWICH_PLATE: 'Plate',
+  HOUSING_ADAPTOR: 'Housing adaptor',
+  DISTRIBUTION_BLOCK: 'Distribution block',
+  REMOTE_FILTER: 'Remote filter',
+};
+
+const JOINTS = [
+  { id: 'O_RING_BOSS', name: 'O-ring' },
+  { id: 'FLARE_37', name: 'Flare 37°' },
+  { id: 'TAPER', name: 'NPT' },
+  { id: 'BSPP', name: 'BSPP' },
+  { id: 'METRIC', name: 'Metric' },
+  { id: 'PUSH_ON', name: 'Barbs' },
+  { id: 'BANJO', name: 'Banjo' },
+] as const;
+
+const SIZES: Record<Plumbing['corePort'], readonly string[]> = {
+  O_RING_BOSS: ['-6', '-8', '-10', '-12'],
+  FLARE_37: ['-6', '-8', '-10', '-12'],
+  PUSH_ON: ['-6', '-8', '-10', '-12'],
+  TAPER: ['1/4', '3/8', '1/2', '3/4'],
+  BSPP: ['1/4', '3/8', '1/2', '3/4'],
+  METRIC: ['M16x1.5', 'M18x1.5', 'M22x1.5'],
+  BANJO: ['M16x1.5', 'M18x1.5', 'M22x1.5'],
+};
+
+/** How the oil gets to the core and back. */
+export function PlumbStation() {
+  const { car, design, changeDesign } = useBench();
+  const missing = !design.cooler
+    ? ['No cooler in this design', 'Add a core on the Core station first; then it can be plumbed.']
+    : !design.cooler.placement
+      ? [
+          'The core has no place yet',
+          'Put it into the nose on the Place station: hoses need to know where its ports are.',
+        ]
+      : undefined;
+  if (missing) {
+    return (
+      <Station
+        choices={
+          <>
+            <Heading>{missing[0]}</Heading>
+            <Muted>{missing[1]}</Muted>
+          </>
+        }
+        pictures={null}
+        side={<Findings />}
+      />
+    );
+  }
+  if (!car.bay || !design.plumbing) {
+    return (
+      <Station
+        choices={
+          car.bay ? (
+            <>
+              <Heading>Nothing chosen between engine and core yet</Heading>
+              <Button onPress={() => changeDesign({ ...design, plumbing: STARTER })}>Start with plate and hoses</Button>
+            </>
+          ) : (
+            <BayStart />
+          )
+        }
+        pictures={null}
+        side={<Findings />}
+      />
+    );
+  }
+  return <Plumbed bay={car.bay} />;
+}
+
+const List = styled.ul`
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  & b {
+    font-weight: 650;
+  }
+  & p {
+    margin: 2px 0 0;
+    font-size: 13.5px;
+    color: ${(p) => p.theme.soft};
+  }
+`;
+
+const POINTS = { feed: 'feedPoints', return: 'backPoints' } as const;
+
+function within(bay: Schemas['BayDocument'], p: Point): Point {
+  const clamp = (v: number, low: number, high: number) => Math.round(Math.max(low, Math.min(high, v)));
+  return {
+    xMm: clamp(p.xMm, bay.leftMm, bay.rightMm),
+    yMm: clamp(p.yMm, bay.groundMm, bay.topMm),
+    zMm: clamp(p.zMm, bay.frontMm, bay.rearMm),
+  };
+}
+
+function Plumbed({ bay }: { bay: Schemas['BayDocument'] }) {
+  const { drag, dragged } = useBench();
+  const [closer, setCloser] = useState(true);
+  const { show } = usePreferences();
+  const { cooler } = useCooler();
+  const { plumbing, plumbed, sizes, behind, error, change, differs, takeRouted } = usePlumbing();
+  const [marked, setMarked] = useState<string>();
+  const [catalogue, setCatalogue] = useState(false);
+  const parts = useQuery({
+    queryKey: ['catalogue', 'plumbing'],
+    queryFn: () => call<Schemas['All']>('GET', '/catalogue/plumbing'),
+    staleTime: Infinity,
+  });
+  const takeoffs = parts.data?.takeoffs ?? [];
+  const hoses = parts.data?.hoses ?? [];
+  if (!plumbing || !cooler) {
+    return null;
+  }
+  const hose = hoses.find((h) => h.number === plumbing.hose);
+  const takeoff = takeoffs.find((t) => t.number === plumbing.takeoff);
+  const move = (which: Which, index: number, to: Point) =>
+    change({ [POINTS[which]]: plumbing[POINTS[which]].map((p, i) => (i === index ? within(bay, to) : p)) });
+  const figures = plumbed?.figures;
+  return (
+    <Station
+      choices={
+        <>
+          <Pick
+            label="Takeoff"
+            value={plumbing.takeoff}
+            options={[
+              ...(takeoff ? [] : [{ id: plumbing.takeoff, name: `${plumbing.takeoff}, not in the catalogue` }]),
+              ...takeoffs.map((t) => ({
+                id: t.number,
+                name: `${TAKEOFFS[t.kind]} ${t.number}, ${t.thread}${t.thermostat ? ', thermostat' : ''}${t.gaugePorts ? ', gauges' : ''}`,
+              })),
+            ]}
+            onChange={(next) => change({ takeoff: next })}
+          />
+          <Fields>
+            <DocumentNumber
+              label="Clock angle"
+              schema="PlumbingDocument"
+              field="clockDeg"
+              suffix="°"
+              value={plumbing.clockDeg}
+              step={5}
+              onChange={(clockDeg) => change({ clockDeg })}
+            />
+            <DocumentNumber
+              label="Engine moves"
+              schema="PlumbingDocument"
+              field="engineMovesMm"
+              quantity="length"
+              value={plumbing.engineMovesMm}
+              step={5}
+              onChange={(engineMovesMm) => change({ engineMovesMm })}
+            />
+            <Pick
+              label="Hose"
+              value={hose?.family ?? 'BRAIDED_RUBBER'}
+              options={FAMILIES}
+              onChange={(family) => {
+                const next =
+                  hoses.find((h) => h.family === family && h.dash === hose?.dash) ??
+                  hoses.find((h) => h.family === family);
+                if (next) {
+                  change({ hose: next.number });
+                }
+              }}
+            />
+            <Pick
+              label="Size"
+              value={plumbing.hose}
+              options={hoses
+                .filter((h) => h.family === hose?.family && h.maker === hose.maker)
+                .map((h) => ({ id: h.number, name: h.dash }))}
+              onChange={(next) => change({ hose: next })}
+            />
+            <Pick
+              label="Core’s ports"
+              value={plumbing.corePort}
+              options={JOINTS}
+              onChange={(corePort) => change({ corePort, corePortSize: SIZES[corePort][2] ?? '-10' })}
+            />
+            <Pick
+              label="Their size"
+              value={plumbing.corePortSize}
+              options={[...new Set([...SIZES[plumbing.corePort], plumbing.corePortSize])].map((id) => ({
+                id,
+                name: id,
+              }))}
+              onChange={(corePortSize) => change({ corePortSize })}
+            />
+            <Pick
+              label="Fittings by"
+              value={plumbing.wish}
+              options={[
+                { id: 'JOINTS', name: 'joints' },
+                { id: 'PRICE', name: 'price' },
+                { id: 'LOSS', name: 'loss' },
+              ]}
+              onChange={(wish) => change({ wish })}
+            />
+            <Toggle label="Heat sleeves" value={plumbing.sleeved} onChange={(sleeved) => change({ sleeved })} />
+          </Fields>
+          {hose && (
+            <Muted style={{ fontSize: 13 }}>
+              Bore {show(hose.boreMm, 'length', 1)}, bends to {show(hose.bendRadiusMm, 'length')}, {hose.ratedBar.toFixed(0)} bar, to{' '}
+              {show(hose.maxC, 'temperature')}; {SCHOOL[hose.family]}
+            </Muted>
+          )}
+          {differs && (
+            <Row>
+              <Muted>The outcome still has hoses set by hand.</Muted>
+              <Button onPress={takeRouted}>Take the routed hoses</Button>
+            </Row>
+          )}
+          <div>
+            <Fold
+              name="Way-points"
+              short={`${plumbing.feedPoints.length} feed, ${plumbing.backPoints.length} return`}
+              open={plumbing.feedPoints.length + plumbing.backPoints.length > 0}
+            >
+              {(['feed', 'return'] as const).map((which) => (
+                <WayPoints
+                  key={which}
+                  which={which}
+                  points={plumbing[POINTS[which]]}
+                  middle={middleOf(plumbed?.lines.find((l) => l.name === which)?.points)}
+                  onChange={(points) => change({ [POINTS[which]]: points.map((p) => within(bay, p)) })}
+                />
+              ))}
+            </Fold>
+            <Fold
+              name="Accumulator, filters"
+              short={plumbing.accessories.length === 0 ? 'none' : `${plumbing.accessories.length}`}
+            >
+              <Accessories accessories={plumbing.accessories} onChange={(accessories) => change({ accessories })} />
+            </Fold>
+            <Fold
+              name="The bay by tape"
+              short={`${bay.boxes.length} boxes, ${bay.holes.length} holes`}
+              onOpen={() => setMarked(undefined)}
+            >
+              <BayEditor bay={bay} onMark={setMarked} />
+            </Fold>
+            <Fold name="Filter by tape" short={bay.stand.thread}>
+              <StandEditor bay={bay} />
+            </Fold>
+            <Fold name="Parts to buy" short={`${takeoffs.length + hoses.length}`}>
+              <Button onPress={() => setCatalogue(true)}>Own parts and lists…</Button>
+            </Fold>
+          </div>
+          <Muted style={{ fontSize: 13 }}>
+            Hot oil burns, and a leak at running pressure empties a sump in seconds. Hose that bears pressure has to be
+            rated for it; its maker’s instructions come first.
+          </Muted>
+          {catalogue && <PartList onClose={() => setCatalogue(false)} />}
+        </>
+      }
+      pictures={
+        <>
+          {error && <p role="alert">▲ {error.message}</p>}
+          <Row style={{ justifyContent: 'space-between' }}>
+            <Heading>Routes</Heading>
+            <Toggle label="Closer" value={closer} onChange={setCloser} />
+          </Row>
+          <BayPicture
+            bay={bay}
+            boxes={plumbed?.boxes ?? bay.boxes}
+            lines={plumbed?.lines ?? []}
+            points={{ feed: plumbing.feedPoints, return: plumbing.backPoints }}
+            marked={marked}
+            closer={closer && marked === undefined}
+            dragged={dragged}
+            mostHeight={340}
+            onMove={move}
+            onDrag={drag}
+          />
+          {plumbed && (
+            <div aria-busy={behind} style={{ display: 'contents' }}>
+              <CutLists plumbed={plumbed} />
+              <Held>
+                {figures && (
+                  <>
+                    <Heading>
+                      Where the oil’s pressure goes at the highest speed, hot:{' '}
+                      {show(figures.losses.reduce((sum, l) => sum + l.pa, 0) / 1e5, 'pressure')}
+                    </Heading>
+                    <PressureBar
+                      losses={figures.losses}
+                      format={(pa) => show(pa / 1e5, 'pressure')}
+                      label="Oil pressure"
+                    />
+                    <Gallery points={figures.points} />
+                  </>
+                )}
+                <SizesCompared sizes={sizes} onTake={(number) => change({ hose: number })} />
+                <Chains plumbed={plumbed} />
+                <Bill plumbed={plumbed} have={plumbing.have} onHave={(have) => change({ have })} />
+              </Held>
+            </div>
+          )}
+        </>
+      }
+      side={
+        <>
+          {plumbed && (
+            <section aria-label="Fit of the takeoff" style={{ display: 'flex', flexDirection: 'column', gap: 10 }}>
+              <Heading>{plumbed.fit.misfits.length === 0 ? 'The takeoff fits' : 'The takeoff does not fit'}</Heading>
+              {plumbed.fit.misfits.length === 0 && (
+                <Muted>
+                  {show(plumbed.fit.engagementMm, 'length')} of thread hold it, {show(plumbed.fit.stackMm, 'length')} of
+                  stack. The two gaskets never lie on each other.
+                </Muted>
+              )}
+              <List>
+                {plumbed.fit.misfits.map((m) => (
+                  <li key={m.what}>
+                    <b>
+                      ✕ {m.what}: {m.figure}
+                    </b>
+                    <p>{m.why}.</p>
+                    <p>{m.remedy}.</p>
+                    {m.what.startsWith('Port') && plumbed.fit.freeClockDeg !== undefined && (
+                      <Button onPress={() => change({ clockDeg: plumbed.fit.freeClockDeg ?? 0 })}>
+                        Turn it to {plumbed.fit.freeClockDeg}°
+                      </Button>
+                    )}
+                  </li>
+                ))}
+              </List>
+              {plumbed.lines
+                .filter((l) => !l.found)
+                .map((l) => (
+                  <p key={l.name} style={{ margin: 0 }} role="status">
+                    ✕ No way for the {l.name}
+                    {l.inTheWay.length > 0 && <>: {l.inTheWay.join(' or ')} in the way</>}. Move a box, a way-point, the
+                    clock angle, or take a hose that bends tighter.
+                  </p>
+                ))}
+            </section>
+          )}
+          {figures && (
+            <FigureTable aria-label="Consequences of the plumbing">
+              <tbody>
+                {(
+                  [
+                    ['Added oil', show(figures.addedOilL, 'volume')],
+                    ['Fills at idle in', `${figures.primeSeconds.toFixed(1)} s`],
+                    ['A leak empties it in', `${figures.drainSeconds.toFixed(1)} s`],
+                    ['Mass without oil', show(figures.massKg, 'mass', 1)],
+                    ['Parts', figures.price.toFixed(0)],
+                  ] as const
+                ).map(([name, value]) => (
+                  <tr key={name}>
+                    <th scope="row">{name}</th>
+                    <td>{value}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </FigureTable>
+          )}
+          {plumbed && (
+            <List aria-label="To be minded">
+              {plumbed.notes.map((n) => (
+                <li key={n}>
+                  <p>● {n}</p>
+                </li>
+              ))}
+            </List>
+          )}
+          <Findings station="PLUMB" />
+        </>
+      }
+    />
+  );
+}
+
+const SCHOOL: Record<Schemas['HosePartDocument']['family'], string> = {
+  BRAIDED_RUBBER: 'ends used again; braid chafes what it touches.',
+  PTFE: 'takes the most heat, lasts longest, kinks if bent too tight.',
+  PUSH_ON: 'quickest to make, soft on paint, lowest pressure; ends used once.',
+  SWAGED: 'strongest, comes made up and cannot be shortened.',
+};
+
+function middleOf(points: readonly Point[] | undefined): Point | undefined {
+  return points?.[Math.floor(points.length / 2)];
+}
+
+function WayPoints(props: {
+  which: Which;
+  points: readonly Point[];
+  middle: Point | undefined;
+  onChange: (points: readonly Point[]) => void;
+}) {
+  const { which, points, middle, onChange } = props;
+  return (
+    <section aria-label={`Way-points of the ${which}`}>
+      {points.map((p, i) => (
+        <Fields key={i} style={{ gridTemplateColumns: '1fr 1fr 1fr', marginBottom: 8 }}>
+          <DocumentNumbers
+            schema="PointDocument"
+            value={p}
+            fields={[
+              [`${which} ${i + 1} across`, 'xMm'],
+              ['up', 'yMm'],
+              ['back', 'zMm'],
+            ]}
+            onChange={(next) => onChange(points.map((q, k) => (k === i ? { ...q, ...next } : q)))}
+          />
+        </Fields>
+      ))}
+      <Row>
+        <Button isDisabled={points.length >= 8 || !middle} onPress={() => middle && onChange([...points, middle])}>
+          {which === 'feed' ? 'Point for the feed' : 'Point for the return'}
+        </Button>
+        {points.length > 0 && <Button onPress={() => onChange(points.slice(0, -1))}>Take the last out</Button>}
+      </Row>
+    </section>
+  );
+}
+
+type Accessory = Schemas['AccessoryDocument'];
+
+function Accessories(props: { accessories: readonly Accessory[]; onChange: (next: Accessory[]) => void }) {
+  const { accessories, onChange } = props;
+  return (
+    <>
+      {accessories.map((a, i) => {
+        const put = (change: Partial<Accessory>) =>
+          onChange(accessories.map((x, k) => (k === i ? { ...x, ...change } : x)));
+        return (
+          <Fields key={i}>
+            <Pick
+              label="It is"
+              value={a.kind}
+              options={[
+                { id: 'ACCUMULATOR', name: 'Accumulator' },
+                { id: 'BYPASS_FILTER', name: 'By-pass filter' },
+                { id: 'REMOTE_HEAD', name: 'Remote filter head' },
+              ]}
+              onChange={(kind) => put({ kind })}
+            />
+            <DocumentNumber
+              label="Holds"
+              schema="AccessoryDocument"
+              field="volumeL"
+              quantity="volume"
+              value={a.volumeL}
+              step={0.1}
+              onChange={(volumeL) => put({ volumeL })}
+            />
+            <Pick
+              label="Shut off by"
+              value={a.valve}
+              options={[
+                { id: 'NONE', name: 'nothing' },
+                { id: 'MANUAL', name: 'a lever' },
+                { id: 'ELECTRIC', name: 'an electric valve' },
+              ]}
+              onChange={(valve) => put({ valve })}
+            />
+            <Button onPress={() => onChange(accessories.filter((_, k) => k !== i))}>Take it out</Button>
+          </Fields>
+        );
+      })}
+      <Row>
+        <Button
+          isDisabled={accessories.length >= 4}
+          onPress={() => onChange([...accessories, { kind: 'ACCUMULATOR', volumeL: 1.4, valve: 'MANUAL' }])}
+        >
+          Add one
+        </Button>
+      </Row>
+    </>
+  );
+}
+
+/** Oil pressure in the gallery against its floor. */
+function Gallery({ points }: { points: readonly Schemas['PressurePoint'][] }) {
+  const { show } = usePreferences();
+  return (
+    <FigureTable aria-label="Gallery pressure">
+      <thead>
+        <tr>
+          <th scope="col">Gallery pressure at</th>
+          <th scope="col">Without cooler</th>
+          <th scope="col">With it</th>
+          <th scope="col">Floor</th>
+        </tr>
+      </thead>
+      <tbody>
+        {points.map((p) => (
+          <tr key={p.name}>
+            <th scope="row">{p.name}</th>
+            <td>{show(p.bareGalleryBar, 'pressure')}</td>
+            <td>
+              {p.galleryBar < p.floorBar && '▲ '}
+              {show(p.galleryBar, 'pressure')}
+            </td>
+            <td>{show(p.floorBar, 'pressure')}</td>
+          </tr>
+        ))}
+      </tbody>
+    </FigureTable>
+  );
+}
+
+function SizesCompared({ sizes, onTake }: { sizes: readonly Schemas['Size'][]; onTake: (number: string) => void }) {
+  const { show } = usePreferences();
+  if (sizes.length === 0) {
+    return null;
+  }
+  const or = (v: number | undefined, f: (v: number) => string) => (v === undefined ? '–' : f(v));
+  return (
+    <FigureTable aria-label="Hose sizes side by side">
+      <thead>
+        <tr>
+          <th scope="col">Size</th>
+          <th scope="col">Loss, hot</th>
+          <th scope="col">Gallery, hot, at speed</th>
+          <th scope="col">Added oil</th>
+          <th scope="col">Fills in</th>
+          <th scope="col">Mass</th>
+          <th scope="col">Parts</th>
+          <th scope="col">
+            <span aria-hidden> </span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {sizes.map((s) => (
+          <tr key={s.hose} aria-current={s.chosen}>
+            <th scope="row">
+              {s.dash}
+              {!s.found && ', no way'}
+            </th>
+            <td>{or(s.lossBar, (v) => show(v, 'pressure'))}</td>
+            <td>
+              {s.underFloor && '▲ '}
+              {or(s.hotTopBar, (v) => show(v, 'pressure'))}
+            </td>
+            <td>{or(s.addedOilL, (v) => show(v, 'volume'))}</td>
+            <td>{or(s.primeSeconds, (v) => `${v.toFixed(1)} s`)}</td>
+            <td>{show(s.massKg, 'mass', 1)}</td>
+            <td>{s.price.toFixed(0)}</td>
+            <td>
+              <Button isDisabled={s.chosen} aria-label={`Take ${s.dash}`} onPress={() => onTake(s.hose)}>
+                Take
+              </Button>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </FigureTable>
+  );
+}

@@ -1,0 +1,112 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useEffect, useRef } from 'react';
+import { call, type DesignDocument, type Schemas } from '../../api/client';
+import { useSettled } from '../../app/useSettled';
+import { useBench } from '../../app/workbench';
+import { useCooler } from '../core/coolerFields';
+
+export type Plumbing = Schemas['PlumbingDocument'];
+export type Point = Schemas['PointDocument'];
+export type Plumbed = Schemas['Plumbed'];
+export type Line = Schemas['PlumbedLine'];
+
+/** A route is looked for when the hand has held still for this long. */
+const PAUSE_MS = 140;
+
+/** A start that fits most engines; the catalogue has the rest. */
+export const STARTER: Plumbing = {
+  takeoff: 'HP-M20',
+  clockDeg: 330,
+  hose: 'LB-10',
+  corePort: 'O_RING_BOSS',
+  corePortSize: '-10',
+  wish: 'JOINTS',
+  feedPoints: [],
+  backPoints: [],
+  sleeved: false,
+  engineMovesMm: 15,
+  accessories: [],
+  have: [],
+};
+
+/** What has been chosen between engine and core, what it comes to, and a way to change it. */
+export function usePlumbing() {
+  const { car, duty, design, changeDesign } = useBench();
+  const { cooler, set: setCooler } = useCooler();
+  const plumbing = design.plumbing;
+  const asked = { car, duty, design };
+  // The loop's own figures come out of the answer: they do not ask for another.
+  const key = useSettled(
+    JSON.stringify({
+      bay: car.bay,
+      nose: car.nose,
+      plumbing: { ...plumbing, have: [] },
+      placement: cooler?.placement,
+      core: cooler && [cooler.construction, cooler.rows, cooler.widthMm, cooler.depthMm, cooler.passes, cooler.ports],
+      thermostat: cooler?.thermostat,
+      keep: design.keepFactoryExchanger,
+      oil: [design.oil, car.oil, car.oilVolumeL],
+      duty,
+    }),
+    PAUSE_MS,
+  );
+  const ready = car.bay !== undefined && plumbing !== undefined && cooler?.placement !== undefined;
+  const query = useQuery({
+    queryKey: ['plumb', key],
+    queryFn: ({ signal }) => call<Plumbed>('POST', '/plumb', asked, { signal }),
+    enabled: ready,
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    retry: 0,
+  });
+  const fresh = query.data !== undefined && !query.isPlaceholderData;
+  const sizes = useQuery({
+    queryKey: ['plumb', 'sizes', key],
+    queryFn: ({ signal }) => call<Plumbed>('POST', '/plumb', { ...asked, sizes: true }, { signal }),
+    enabled: ready && fresh,
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    retry: 0,
+  });
+  const touched = useRef(false);
+  const change = (next: Partial<Plumbing>) => {
+    if (plumbing) {
+      touched.current = true;
+      changeDesign({ ...design, plumbing: { ...plumbing, ...next } });
+    }
+  };
+  const loop = query.data?.loop;
+  const take = useRef<() => void>(undefined);
+  useEffect(() => {
+    take.current = () => loop && setCooler({ ...loop });
+  });
+  useEffect(() => {
+    if (fresh && touched.current) {
+      touched.current = false;
+      take.current?.();
+    }
+  }, [fresh, query.data]);
+  return {
+    plumbing,
+    plumbed: query.data,
+    sizes: sizes.data?.sizes ?? [],
+    behind: !fresh,
+    error: query.error,
+    change,
+    differs: fresh && loop !== undefined && cooler !== undefined && differs(cooler, loop),
+    takeRouted: () => take.current?.(),
+  };
+}
+
+function differs(cooler: NonNullable<DesignDocument['cooler']>, loop: Schemas['Loop']): boolean {
+  const hose = (a: Schemas['HoseDocument'], b: Schemas['HoseDocument']) =>
+    Math.abs(a.boreMm - b.boreMm) > 0.05 ||
+    Math.abs(a.lengthM - b.lengthM) > 0.02 ||
+    Math.abs(a.elbows90 - b.elbows90) > 0.2;
+  return (
+    hose(cooler.feed, loop.feed) ||
+    hose(cooler.back, loop.back) ||
+    Math.abs((cooler.plateHeads ?? 3.5) - loop.plateHeads) > 0.1 ||
+    Math.abs((cooler.extraVolumeL ?? 0) - loop.extraVolumeL) > 0.01
+  );
+}
