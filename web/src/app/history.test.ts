@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { moved, recorded, type History, type Step } from './history';
+import { amended, moved, recorded, type History, type Step } from './history';
 
 const empty: History = { past: [], future: [] };
 const step = (after: number, at: number, id = 'd1'): Step => ({
@@ -17,6 +17,15 @@ describe('history', () => {
     expect(h.past).toHaveLength(2);
     expect(h.past[0]?.before).toEqual({ rows: 10 });
     expect(h.past[0]?.after).toEqual({ rows: 12 });
+  });
+
+  it('undoes what follows from a change together with it', () => {
+    const h = amended([step(11, 0), step(12, 5000)].reduce(recorded, empty), step(13, 9000));
+    expect(h.past).toHaveLength(2);
+    expect(h.past[1]?.before).toEqual({ rows: 11 });
+    expect(h.past[1]?.after).toEqual({ rows: 13 });
+    // What does not follow from the last change stands by itself.
+    expect(amended(h, step(21, 9900)).past).toHaveLength(3);
   });
 
   it('goes back and forth', () => {

@@ -33,6 +33,14 @@ export function recorded(history: History, step: Step): History {
   return { past: past.filter((s) => !sameDocument(s.before, s.after)), future: [] };
 }
 
+/** What follows from a change of itself belongs to it: undone with it, not before it. */
+export function amended(history: History, step: Step): History {
+  const last = history.past[history.past.length - 1];
+  return last && last.what === step.what && last.id === step.id && sameDocument(last.after, step.before)
+    ? { ...history, past: [...history.past.slice(0, -1), { ...last, after: step.after }] }
+    : recorded(history, step);
+}
+
 /** A change made now. */
 export function stepNow(step: Omit<Step, 'at'>): Step {
   return { ...step, at: Date.now() };

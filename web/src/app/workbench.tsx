@@ -11,7 +11,7 @@ import {
   type OutcomeDocument,
   type Schemas,
 } from '../api/client';
-import { moved, recorded, stepNow, useHistory, type What } from './history';
+import { amended, moved, recorded, stepNow, useHistory, type What } from './history';
 import { useSaved, type SaveState } from './useSaved';
 import { useSettled } from './useSettled';
 
@@ -25,6 +25,8 @@ interface Bench {
   changeCar(car: CarDocument): void;
   changeDuty(duty: DutyDocument): void;
   changeDesign(design: DesignDocument): void;
+  /** Puts into the design what an earlier change of it came to; undone together with it. */
+  followDesign(design: DesignDocument): void;
   undo?: (() => void) | undefined;
   redo?: (() => void) | undefined;
   readonly saves: readonly { what: string; state: SaveState; settle: (mine: boolean) => void }[];
@@ -104,6 +106,10 @@ export function Workbench({ view, dutyId, designId, ghostId, children }: Props) 
     keep(recorded(history, stepNow({ what, id: open[what], before: saved.document, after: next })));
     saved.change(next);
   };
+  const follow = (next: DesignDocument) => {
+    keep(amended(history, stepNow({ what: 'design', id: designId, before: design.document, after: next })));
+    design.change(next);
+  };
   const step = (back: boolean) => {
     const found = moved(history, back, open);
     if (!found) {
@@ -166,6 +172,7 @@ export function Workbench({ view, dutyId, designId, ghostId, children }: Props) 
     changeCar: (next) => change('car', car, next),
     changeDuty: (next) => change('duty', duty, next),
     changeDesign: (next) => change('design', design, next),
+    followDesign: follow,
     undo: step(true),
     redo: step(false),
     saves: [

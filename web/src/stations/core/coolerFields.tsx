@@ -6,17 +6,18 @@ import { Fields } from '../../kit/layout';
 
 /** The design's cooler and a way to change parts of it; a part that is set to undefined goes. */
 export function useCooler() {
-  const { design, changeDesign } = useBench();
+  const { design, changeDesign, followDesign } = useBench();
   const cooler = design.cooler;
-  const set = (change: Partial<CoolerDocument>) => {
+  const put = (to: typeof changeDesign) => (change: Partial<CoolerDocument>) => {
     if (cooler) {
       const next = Object.fromEntries(
         Object.entries({ ...cooler, ...change }).filter(([, v]) => v !== undefined),
       ) as unknown as CoolerDocument;
-      changeDesign({ ...design, cooler: next });
+      to({ ...design, cooler: next });
     }
   };
-  return { cooler, set };
+  /** `follow` is for what a drawing makes of a change: it is undone together with it. */
+  return { cooler, set: put(changeDesign), follow: put(followDesign) };
 }
 
 const FAN = { stallPa: 220, freeFlowM3PerS: 0.35, onC: 98, offC: 90 };

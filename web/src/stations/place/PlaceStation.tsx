@@ -59,7 +59,7 @@ export function PlaceStation() {
 /** A core in the nose: what its position means is asked as it moves, and goes into the design when it has been moved. */
 function usePlacement() {
   const { car, design } = useBench();
-  const { cooler, set } = useCooler();
+  const { cooler, set, follow } = useCooler();
   const placement = cooler?.placement;
   const asked = { car, design };
   const key = {
@@ -88,7 +88,7 @@ function usePlacement() {
   });
   const take = useRef<() => void>(undefined);
   useEffect(() => {
-    take.current = () => answer && set(asDrawn(answer));
+    take.current = () => answer && follow(asDrawn(answer));
   });
   const fresh = answer !== undefined && !fit.isPlaceholderData;
   useEffect(() => {

@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import styled from 'styled-components';
 import { call, type Schemas } from '../../api/client';
 import { Findings } from '../../app/Findings';
 import { usePreferences } from '../../app/preferences';
+import { useSeen } from '../../app/useSettled';
 import { Held, useBench } from '../../app/workbench';
 import { DocumentNumber, DocumentNumbers } from '../../kit/fields';
 import { Button, Fold, Heading, Muted, Pick, Row, Toggle } from '../../kit/kit';
@@ -130,9 +131,10 @@ function within(bay: Schemas['BayDocument'], p: Point): Point {
 function Plumbed({ bay }: { bay: Schemas['BayDocument'] }) {
   const { drag, dragged } = useBench();
   const [closer, setCloser] = useState(true);
+  const [seen, setSeen] = useState(false);
   const { show } = usePreferences();
   const { cooler } = useCooler();
-  const { plumbing, plumbed, sizes, behind, error, change, differs, takeRouted } = usePlumbing();
+  const { plumbing, plumbed, sizes, behind, error, change, differs, takeRouted } = usePlumbing(seen);
   const [marked, setMarked] = useState<string>();
   const [catalogue, setCatalogue] = useState(false);
   const parts = useQuery({
@@ -235,8 +237,8 @@ function Plumbed({ bay }: { bay: Schemas['BayDocument'] }) {
           </Fields>
           {hose && (
             <Muted style={{ fontSize: 13 }}>
-              Bore {show(hose.boreMm, 'length', 1)}, bends to {show(hose.bendRadiusMm, 'length')}, {hose.ratedBar.toFixed(0)} bar, to{' '}
-              {show(hose.maxC, 'temperature')}; {SCHOOL[hose.family]}
+              Bore {show(hose.boreMm, 'length', 1)}, bends to {show(hose.bendRadiusMm, 'length')},{' '}
+              {hose.ratedBar.toFixed(0)} bar, to {show(hose.maxC, 'temperature')}; {SCHOOL[hose.family]}
             </Muted>
           )}
           {differs && (
@@ -325,6 +327,7 @@ function Plumbed({ bay }: { bay: Schemas['BayDocument'] }) {
                     <Gallery points={figures.points} />
                   </>
                 )}
+                <WhenSeen then={setSeen} />
                 <SizesCompared sizes={sizes} onTake={(number) => change({ hose: number })} />
                 <Chains plumbed={plumbed} />
                 <Bill plumbed={plumbed} have={plumbing.have} onHave={(have) => change({ have })} />
@@ -535,6 +538,13 @@ function Gallery({ points }: { points: readonly Schemas['PressurePoint'][] }) {
       </tbody>
     </FigureTable>
   );
+}
+
+/** What takes three searches more is asked when it is looked at. */
+function WhenSeen({ then }: { then: (seen: boolean) => void }) {
+  const [ref, seen] = useSeen<HTMLDivElement>();
+  useEffect(() => then(seen), [then, seen]);
+  return <div ref={ref} style={{ minHeight: 1 }} />;
 }
 
 function SizesCompared({ sizes, onTake }: { sizes: readonly Schemas['Size'][]; onTake: (number: string) => void }) {

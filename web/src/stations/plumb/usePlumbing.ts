@@ -30,9 +30,9 @@ export const STARTER: Plumbing = {
 };
 
 /** What has been chosen between engine and core, what it comes to, and a way to change it. */
-export function usePlumbing() {
+export function usePlumbing(compareSizes: boolean) {
   const { car, duty, design, changeDesign } = useBench();
-  const { cooler, set: setCooler } = useCooler();
+  const { cooler, follow } = useCooler();
   const plumbing = design.plumbing;
   const asked = { car, duty, design };
   // The loop's own figures come out of the answer: they do not ask for another.
@@ -63,7 +63,7 @@ export function usePlumbing() {
   const sizes = useQuery({
     queryKey: ['plumb', 'sizes', key],
     queryFn: ({ signal }) => call<Plumbed>('POST', '/plumb', { ...asked, sizes: true }, { signal }),
-    enabled: ready && fresh,
+    enabled: ready && fresh && compareSizes,
     placeholderData: keepPreviousData,
     staleTime: Infinity,
     retry: 0,
@@ -78,7 +78,7 @@ export function usePlumbing() {
   const loop = query.data?.loop;
   const take = useRef<() => void>(undefined);
   useEffect(() => {
-    take.current = () => loop && setCooler({ ...loop });
+    take.current = () => loop && follow({ ...loop });
   });
   useEffect(() => {
     if (fresh && touched.current) {

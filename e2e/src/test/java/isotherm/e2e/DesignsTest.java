@@ -68,7 +68,7 @@ class DesignsTest extends Workshop {
     void noStationScrollsThePage(int width, int height) {
         page.setViewportSize(width, height);
         open(corvid.car(), corvid.design());
-        for (String station : new String[] {"Duty", "Core", "Place"}) {
+        for (String station : new String[] {"Duty", "Core", "Place", "Plumb"}) {
             station(station);
             assertThat(ruleMark("Peak")).isVisible();
             assertThat((Boolean) page.evaluate("document.documentElement.scrollHeight <= innerHeight"

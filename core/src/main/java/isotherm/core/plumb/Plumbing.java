@@ -174,7 +174,7 @@ public record Plumbing(
                 "return",
                 ends.out(),
                 ends.takes(),
-                free.with(feed.path()),
+                free.with(feed.path().filter(x -> feed.found())),
                 choice,
                 choice.backPoints(),
                 parts,

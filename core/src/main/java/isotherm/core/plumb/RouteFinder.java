@@ -32,7 +32,7 @@ public final class RouteFinder {
     /** Cost of having none of it, m. */
     private static final double TIGHT_COST = 0.03;
     /** The search is given up after this many states. */
-    private static final int MOST_STATES = 150_000;
+    private static final int MOST_STATES = 100_000;
     /** A way-point is passed within this distance, m. */
     private static final double AT_POINT = 2e-3;
     /** Tries at drawing corners. */
@@ -44,7 +44,9 @@ public final class RouteFinder {
     /** It turns by this much at most, rad (default). */
     private static final double GENTLE_TURN = Math.toRadians(40);
     /** So many boxes are taken away by way of trial. */
-    private static final int MOST_ASKED = 5;
+    private static final int MOST_ASKED = 3;
+    /** A trial is given up after this many states: it has to be plain what is in the way. */
+    private static final int MOST_TRIAL_STATES = 40_000;
 
     /** Corners that are tried for the route with two bends, m from the ends. */
     private static final double[] TWO_BENDS = {0.03, 0.06, 0.1, 0.15, 0.2, 0.3, 0.4};
@@ -61,6 +63,7 @@ public final class RouteFinder {
     private final List<Exit> starts;
     private final List<Exit> goals;
     private final List<Vector3D> wayPoints;
+    private final int mostStates;
     private final double[][] planes;
     private final Map<Integer, Integer> blockers = new HashMap<>();
     private final Map<Integer, Boolean> clearTurns = new HashMap<>();
@@ -88,7 +91,13 @@ public final class RouteFinder {
     public record Result(Optional<RoutePath> path, int start, int goal, List<String> inTheWay) {}
 
     private RouteFinder(
-            Surroundings space, double radius, List<Exit> starts, List<Exit> goals, List<Vector3D> wayPoints) {
+            Surroundings space,
+            double radius,
+            List<Exit> starts,
+            List<Exit> goals,
+            List<Vector3D> wayPoints,
+            int mostStates) {
+        this.mostStates = mostStates;
         this.space = space;
         this.radius = radius;
         this.starts = starts;
@@ -115,7 +124,7 @@ public final class RouteFinder {
             List<Exit> goals,
             List<Vector3D> wayPoints,
             boolean explain) {
-        RouteFinder finder = new RouteFinder(space, bendRadius, starts, goals, wayPoints);
+        RouteFinder finder = new RouteFinder(space, bendRadius, starts, goals, wayPoints, MOST_STATES);
         return finder.solve()
                 .orElseGet(() -> new Result(Optional.empty(), -1, -1, explain ? finder.inTheWay() : List.of()));
     }
@@ -374,7 +383,7 @@ public final class RouteFinder {
         Map<Integer, Double> slacks = new HashMap<>();
         from.forEach(s -> push(open, best, s));
         int states = 0;
-        while (!open.isEmpty() && states++ < MOST_STATES) {
+        while (!open.isEmpty() && states++ < mostStates) {
             State s = open.remove();
             List<Arrival> here = goalCells.get(s.cell());
             if (here != null && here.stream().anyMatch(a -> arrives(s, a))) {
@@ -738,12 +747,21 @@ public final class RouteFinder {
 
     /** Boxes of which any one, taken away, opens a way; what the search ran into most when no single one does. */
     private List<String> inTheWay() {
+        List<String> inPoints = wayPoints.stream()
+                .filter(w -> space.slack(w) < 0)
+                .map(space::nearest)
+                .distinct()
+                .toList();
+        if (!inPoints.isEmpty()) {
+            return inPoints;
+        }
         List<String> met = met();
         List<String> opening = met.stream()
                 .limit(MOST_ASKED)
                 .filter(name ->
                         space.bay().boxes().stream().anyMatch(b -> b.name().equals(name)))
-                .filter(name -> new RouteFinder(space.without(name), radius, starts, goals, wayPoints)
+                .filter(name -> new RouteFinder(
+                                space.without(name), radius, starts, goals, wayPoints, MOST_TRIAL_STATES)
                         .solve()
                         .isPresent())
                 .toList();
@@ -753,9 +771,6 @@ public final class RouteFinder {
     /** Names what the search ran into, most often first. */
     private List<String> met() {
         Map<String, Integer> names = new HashMap<>();
-        wayPoints.stream()
-                .filter(w -> space.slack(w) < 0)
-                .forEach(w -> names.merge(space.nearest(w), 1000, Integer::sum));
         blockers.forEach((cell, count) -> names.merge(space.nearest(point(cell)), 1, Integer::sum));
         if (names.isEmpty()) {
             for (List<Exit> side : List.of(starts, goals)) {

@@ -1,0 +1,293 @@
+package isotherm.server.api;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import isotherm.core.catalogue.PlumbingParts;
+import isotherm.server.document.DocumentReader;
+import isotherm.server.document.Plumbed;
+import isotherm.server.document.PlumbingSolver;
+import isotherm.server.testing.Examples;
+import isotherm.server.testing.RunningServer;
+import java.io.IOException;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.Consumer;
+import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** What the plumbing comes to, over HTTP, with its files and its catalogue. */
+class PlumbingApiTest {
+    private static final RunningServer SERVER = RunningServer.get();
+    private static final JsonMapper JSON = new JsonMapper();
+
+    @TempDir
+    private Path folder;
+
+    private static ObjectNode question(Consumer<ObjectNode> change) {
+        ObjectNode q = (ObjectNode) JSON.readTree(Examples.read("plumb"));
+        change.accept(q);
+        return q;
+    }
+
+    private static ObjectNode plumbing(ObjectNode q) {
+        return (ObjectNode) q.get("design").get("plumbing");
+    }
+
+    private static HttpResponse<String> asked(ObjectNode q) {
+        return SERVER.send("POST", "/api/plumb", q.toString());
+    }
+
+    private static JsonNode answer(Consumer<ObjectNode> change) {
+        HttpResponse<String> response = asked(question(change));
+        assertThat(response.statusCode()).as(response.body()).isEqualTo(200);
+        return JSON.readTree(response.body());
+    }
+
+    @Test
+    void theExampleFindsBothRoutesAndTheirConsequences() {
+        JsonNode p = answer(q -> {});
+        assertThat(p.get("fit").get("misfits")).isEmpty();
+        assertThat(p.get("lines")).hasSize(2).allSatisfy(l -> {
+            assertThat(l.get("found").booleanValue()).isTrue();
+            assertThat(l.get("joints")).isNotEmpty().allMatch(j -> j.get("tight")
+                    .booleanValue());
+            assertThat(l.get("holes")).as("through the panel").hasSize(1);
+            JsonNode cut = l.get("cut");
+            assertThat(cut.get("cutMm").doubleValue())
+                    .isEqualTo(
+                            cut.get("centreLineMm").doubleValue()
+                                    - cut.get("deductionFromMm").doubleValue()
+                                    - cut.get("deductionToMm").doubleValue()
+                                    + cut.get("insertionFromMm").doubleValue()
+                                    + cut.get("insertionToMm").doubleValue()
+                                    + cut.get("slackMm").doubleValue(),
+                            within(0.4));
+        });
+        assertThat(p.get("figures").get("points")).hasSize(6);
+        assertThat(p.get("sizes"))
+                .hasSize(3)
+                .filteredOn(s -> s.get("chosen").booleanValue())
+                .hasSize(1);
+        double[] losses = StreamSupport.stream(p.get("sizes").spliterator(), false)
+                .mapToDouble(s -> s.get("lossBar").doubleValue())
+                .toArray();
+        assertThat(losses).as("a wider hose loses less").isSortedAccordingTo((a, b) -> Double.compare(b, a));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"1-corvid", "2-hauler", "3-wren"})
+    void everyDemoCarIsPlumbed(String car) throws IOException {
+        JsonNode demo = JSON.readTree(Files.readString(Path.of("../demo/" + car + ".json")));
+        ObjectNode q = JSON.createObjectNode();
+        q.set("car", demo.get("car"));
+        q.set("duty", demo.get("duties").get(0));
+        q.set("design", demo.get("designs").get(0));
+        Plumbed p = PlumbingSolver.plumb(
+                DocumentReader.read(q.toString(), Plumbed.PlumbQuestion.class), PlumbingParts.shipped());
+        assertThat(p.fit().misfits()).isEmpty();
+        assertThat(p.lines()).allMatch(Plumbed.PlumbedLine::found).allMatch(l -> l.troubles()
+                .isEmpty());
+        // The demo garage has the routed hoses in its designs.
+        assertThat(p.loop().feed().lengthM())
+                .isEqualTo(q.at("/design/cooler/feed/lengthM").doubleValue(), within(1e-3));
+        assertThat(p.loop().plateHeads())
+                .isEqualTo(q.at("/design/cooler/plateHeads").doubleValue(), within(1e-2));
+    }
+
+    @Test
+    void solveGivesTheSameAnswer() {
+        Plumbed solved = PlumbingSolver.plumb(
+                DocumentReader.read(Examples.read("plumb"), Plumbed.PlumbQuestion.class), PlumbingParts.shipped());
+        assertThat(JSON.readTree(JSON.writeValueAsString(solved))
+                        .get("lines")
+                        .get(0)
+                        .get("points"))
+                .isEqualTo(answer(q -> {}).get("lines").get(0).get("points"));
+    }
+
+    @Test
+    void everyProblemOfAQuestionIsNamed() {
+        HttpResponse<String> response = asked(question(q -> {
+            ((ObjectNode) q.get("car").get("bay")).put("topMm", 203);
+            ((ObjectNode) q.get("car").get("bay").get("holes").get(0)).put("panel", "no such panel");
+            ((ObjectNode) q.get("car").get("bay").get("stand")).put("faceOuterMm", 40);
+        }));
+        assertThat(response.statusCode()).isEqualTo(422);
+        List<String> paths = StreamSupport.stream(
+                        JSON.readTree(response.body()).get("problems").spliterator(), false)
+                .map(p -> p.get("path").stringValue())
+                .toList();
+        assertThat(paths).contains("/car/bay/topMm", "/car/bay/holes/0/panel", "/car/bay/stand/faceOuterMm");
+        assertThat(asked(question(q -> plumbing(q).put("clockDeg", 400))).body())
+                .contains("/design/plumbing/clockDeg", "0 to 360");
+        HttpResponse<String> nothing = asked(question(q -> {
+            ((ObjectNode) q.get("car")).remove("bay");
+            ((ObjectNode) q.get("design")).remove("plumbing");
+        }));
+        assertThat(nothing.body()).contains("The bay has to be measured first", "The plumbing has to be chosen first");
+        assertThat(asked(question(q -> plumbing(q).put("takeoff", "none").put("hose", "string")))
+                        .body())
+                .contains("There is no such takeoff", "There is no such hose");
+    }
+
+    @Test
+    void aPortThatNothingFitsIsSaidInWords() {
+        JsonNode p = answer(q -> plumbing(q).put("corePort", "METRIC").put("corePortSize", "M33x2"));
+        assertThat(p.get("lines").get(0).get("found").booleanValue()).isFalse();
+        assertThat(p.get("lines").get(0).get("joints").get(0).get("whyNot").stringValue())
+                .contains("no adaptors of the catalogue lead from M33x2 metric thread, female");
+        assertThat(p.get("loop")).isNull();
+        assertThat(p.get("figures")).isNull();
+    }
+
+    @Test
+    void notesFollowTheChoices() {
+        JsonNode down = answer(q -> ((ObjectNode) q.get("design").get("cooler")).put("ports", "DOWN"));
+        assertThat(down.get("notes").toString()).contains("fill the core before it is fitted");
+        JsonNode push = answer(q -> plumbing(q).put("hose", "OP-10"));
+        assertThat(push.get("notes").toString()).contains("rated to 125 °C");
+        assertThat(push.get("lines").get(0).get("cut").get("order").toString()).contains("Warm the end");
+        JsonNode plain = answer(q -> plumbing(q).put("takeoff", "HR-M20"));
+        assertThat(plain.get("notes").toString()).contains("this takeoff has none");
+    }
+
+    @Test
+    void theBillIsATableWithWhatIsThereStruckOff() {
+        ObjectNode q = question(x -> plumbing(x).putArray("have").add("Hawkrigg HPG-M20"));
+        String csv = SERVER.send("POST", "/api/plumb/bill.csv", q.toString()).body();
+        List<String> lines = csv.lines().toList();
+        assertThat(lines.get(0)).isEqualTo("group,what,number,quantity,unit,each,price,have");
+        assertThat(lines.stream().filter(l -> l.endsWith(",yes")))
+                .singleElement()
+                .satisfies(l -> assertThat(l).startsWith("parts,sandwich plate,Hawkrigg HPG-M20,1.0,pcs,96.0,96.00"));
+        double sum = lines.stream()
+                .skip(1)
+                .filter(l -> !l.endsWith(",yes"))
+                .mapToDouble(l -> {
+                    String[] cells = l.replaceAll("\"[^\"]*\"", "quoted").split(",", -1);
+                    return Double.parseDouble(cells[6]);
+                })
+                .sum();
+        JsonNode answer = JSON.readTree(asked(q).body());
+        assertThat(answer.get("kit").get("toBuy").doubleValue()).isEqualTo(sum, within(0.02));
+    }
+
+    private String pdfText(String file) throws IOException, InterruptedException {
+        Path pdf = folder.resolve("it.pdf");
+        Files.write(pdf, SERVER.bytes("POST", "/api/plumb/" + file, Examples.read("plumb")));
+        Path text = folder.resolve("it.txt");
+        assertThat(new ProcessBuilder("pdftotext", "-layout", pdf.toString(), text.toString())
+                        .start()
+                        .waitFor())
+                .isZero();
+        return Files.readString(text);
+    }
+
+    @Test
+    void cutListAndBillArePrinted() throws IOException, InterruptedException {
+        JsonNode p = answer(q -> {});
+        String cut = pdfText("cut-list.pdf");
+        for (JsonNode l : p.get("lines")) {
+            assertThat(cut).contains(Math.round(l.get("cut").get("cutMm").doubleValue()) + " mm");
+        }
+        assertThat(cut.replaceAll("\\s+", " ")).contains("braid wire stabs", "maker's torque comes before");
+        String bill = pdfText("bill.pdf");
+        assertThat(bill).contains("Parts", "Used up", "Tools", "sandwich plate");
+        assertThat(bill.replaceAll("\\s+", " ")).contains("Prices and hours are estimates");
+    }
+
+    @Test
+    void anOwnPlateIsEnteredChosenAndTakenOutAgain() {
+        String plate =
+                """
+                {"maker":"Own","number":"OWN-1","kind":"SANDWICH_PLATE","thread":"M20x1.5","sealInnerMm":60,"sealOuterMm":70,
+                 "heightMm":30,"diameterMm":80,"portJoint":"TAPER","portSize":"1/2","spacingDeg":60,"gaugePorts":true,
+                 "thermostat":true,"heads":3,"price":50,"massKg":0.3}
+                """;
+        assertThat(SERVER.send("POST", "/api/catalogue/plumbing/takeoffs", plate)
+                        .statusCode())
+                .isEqualTo(204);
+        JsonNode p = answer(q -> plumbing(q).put("takeoff", "OWN-1"));
+        assertThat(p.get("lines").get(0).get("joints").get(0).get("onThread").stringValue())
+                .contains("PTFE tape");
+        assertThat(p.get("bill").toString()).contains("PTFE tape for taper threads");
+        HttpResponse<String> bad = SERVER.send(
+                "POST", "/api/catalogue/plumbing/takeoffs", plate.replace("\"heightMm\":30", "\"heightMm\":3"));
+        assertThat(bad.statusCode()).isEqualTo(422);
+        assertThat(bad.body()).contains("heightMm");
+        JsonNode own = JSON.readTree(
+                        SERVER.send("GET", "/api/catalogue/plumbing", null).body())
+                .get("own");
+        JsonNode mine = StreamSupport.stream(own.spliterator(), false)
+                .filter(o -> o.get("number").stringValue().equals("OWN-1"))
+                .findFirst()
+                .orElseThrow();
+        String path = "/api/catalogue/plumbing/" + mine.get("id").stringValue();
+        assertThat(SERVER.send("DELETE", path, null, "If-Match", "\"99\"").statusCode())
+                .isEqualTo(412);
+        assertThat(SERVER.send(
+                                "DELETE",
+                                path,
+                                null,
+                                "If-Match",
+                                "\"" + mine.get("version").intValue() + "\"")
+                        .statusCode())
+                .isEqualTo(204);
+        assertThat(asked(question(q -> plumbing(q).put("takeoff", "OWN-1"))).statusCode())
+                .isEqualTo(422);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"TAKEOFF", "ADAPTOR", "HOSE", "HOSE_END"})
+    void everyFamilyIsReadFromAListOfItsOwnFields(String family) {
+        String key =
+                switch (family) {
+                    case "TAKEOFF" -> "takeoffs";
+                    case "ADAPTOR" -> "adaptors";
+                    case "HOSE" -> "hoses";
+                    default -> "ends";
+                };
+        JsonNode first = JSON.readTree(
+                        SERVER.send("GET", "/api/catalogue/plumbing", null).body())
+                .get(key)
+                .get(0);
+        List<String> fields = first.propertyNames().stream().toList();
+        String header = String.join(
+                ";",
+                fields.stream()
+                        .map(f -> f.replaceAll("([A-Z])", "_$1").toLowerCase())
+                        .toList());
+        String same = String.join(
+                ";",
+                fields.stream()
+                        .map(f -> first.get(f).isString()
+                                ? first.get(f).stringValue()
+                                : first.get(f).toString().replace('.', ','))
+                        .toList());
+        String[] cells = same.split(";", -1);
+        String[] other = Arrays.copyOf(cells, cells.length);
+        other[fields.indexOf("number")] = "NEW-1";
+        String[] broken = Arrays.copyOf(other, other.length);
+        broken[fields.indexOf("number")] = "NEW-2";
+        broken[fields.indexOf(fields.contains("price") ? "price" : "pricePerM")] = "-1";
+        String text = String.join("\n", header, same, String.join(";", other), String.join(";", broken), "");
+        HttpResponse<String> answer = SERVER.sendText("/api/catalogue/plumbing/" + family + "/import", text);
+        assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
+        JsonNode told = JSON.readTree(answer.body());
+        assertThat(told.get("same").intValue()).as(answer.body()).isEqualTo(1);
+        assertThat(told.get("added").intValue()).isEqualTo(1);
+        assertThat(told.get("refused")).hasSize(1);
+        assertThat(told.get("refused").get(0).get("line").intValue()).isEqualTo(4);
+        assertThat(told.get("refused").get(0).get("reason").stringValue()).contains("-1 is outside");
+    }
+}
