@@ -267,11 +267,19 @@ export function BayPicture(props: Props) {
                 });
               })}
               {lines.flatMap((l) =>
-                l.troubles.map((t) => {
+                worst(l).map((t, i) => {
                   const [x, y] = view.at(t.at);
+                  const told = `${t.what}, ${show(t.missingMm, 'length')} short`;
                   return (
-                    <text key={`${l.name}${t.what}`} x={x} y={y - 6} textAnchor="middle" className="strong halo">
-                      ▲ {t.what}, {show(t.missingMm, 'length')}
+                    <text
+                      key={`${l.name}${t.what}`}
+                      x={Math.max(left + 60, Math.min(width - 60, x))}
+                      y={y - 6 - i * 3}
+                      textAnchor="middle"
+                      className="strong halo"
+                    >
+                      ▲{view.name === 'above' && ` ${told}`}
+                      <title>{told}</title>
                     </text>
                   );
                 }),
@@ -282,6 +290,20 @@ export function BayPicture(props: Props) {
       </svg>
     </Frame>
   );
+}
+
+const MOST_TOLD = 3;
+
+/** The worst places of a line, each thing once. */
+function worst(line: Line): Line['troubles'] {
+  const byWhat = new Map<string, Line['troubles'][number]>();
+  for (const t of line.troubles) {
+    const there = byWhat.get(t.what);
+    if (!there || there.missingMm < t.missingMm) {
+      byWhat.set(t.what, t);
+    }
+  }
+  return [...byWhat.values()].sort((a, b) => b.missingMm - a.missingMm).slice(0, MOST_TOLD);
 }
 
 interface Window {

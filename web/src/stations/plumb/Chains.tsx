@@ -1,7 +1,7 @@
 import styled from 'styled-components';
 import { Fold, Muted } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
-import type { Plumbed } from './usePlumbing';
+import type { Line, Plumbed } from './usePlumbing';
 
 const Strip = styled.ol`
   list-style: none;
@@ -39,6 +39,21 @@ const Strip = styled.ol`
 `;
 
 const WISHES = { JOINTS: 'fewest joints', PRICE: 'least price', LOSS: 'least loss' } as const;
+
+/** Chains that are better at something than the one that is drawn. */
+function others(line: Line): string {
+  const drawn = line.chain.map((c) => c.number.split(' ').pop());
+  const better = new Map<string, string[]>();
+  for (const a of line.alternatives) {
+    if (a.words.split(', then ').some((n) => !drawn.includes(n)) && !a.words.startsWith('none')) {
+      const key = `${a.end}: ${a.words}, ${a.price.toFixed(0)}`;
+      better.set(key, [...(better.get(key) ?? []), WISHES[a.wish]]);
+    }
+  }
+  return better.size === 0
+    ? 'No other chain has fewer joints, a lower price or a lower loss.'
+    : `Other chains: ${[...better].map(([words, at]) => `${words} (${at.join(', ')})`).join('; ')}.`;
+}
 
 /** The fitting chains from end to end, every joint with what seals it, and other chains that would do. */
 export function Chains({ plumbed }: { plumbed: Plumbed }) {
@@ -82,10 +97,10 @@ export function Chains({ plumbed }: { plumbed: Plumbed }) {
                   .map((j, i) => (
                     <tr key={i}>
                       <th scope="row">{j.words}</th>
-                      <td style={{ whiteSpace: 'normal' }}>{j.seal}</td>
-                      <td style={{ whiteSpace: 'normal' }}>{j.onThread}</td>
+                      <td style={{ whiteSpace: 'normal', textAlign: 'left' }}>{j.seal}</td>
+                      <td style={{ whiteSpace: 'normal', textAlign: 'left' }}>{j.onThread}</td>
                       <td>{j.wrenchMm === undefined ? '–' : `${j.wrenchMm} mm`}</td>
-                      <td style={{ whiteSpace: 'normal' }}>
+                      <td style={{ whiteSpace: 'normal', textAlign: 'left' }}>
                         {j.torqueLowNm !== undefined && `${j.torqueLowNm} to ${j.torqueHighNm} N·m, or `}
                         {j.turn} ({j.source})
                       </td>
@@ -93,14 +108,7 @@ export function Chains({ plumbed }: { plumbed: Plumbed }) {
                   ))}
               </tbody>
             </FigureTable>
-            <Muted>
-              The maker’s figure comes before these. Other chains:{' '}
-              {[
-                ...new Set(
-                  l.alternatives.map((a) => `${a.end}, ${WISHES[a.wish]}: ${a.words} (${a.price.toFixed(0)})`),
-                ),
-              ].join('; ')}
-            </Muted>
+            <Muted>The maker’s figure comes before these. {others(l)}</Muted>
           </Fold>
         );
       })}

@@ -431,7 +431,7 @@ function WayPoints(props: {
   return (
     <section aria-label={`Way-points of the ${which}`}>
       {points.map((p, i) => (
-        <Fields key={i} style={{ gridTemplateColumns: '1fr 1fr 1fr', marginBottom: 8 }}>
+        <Fields key={i} style={{ marginBottom: 10 }}>
           <DocumentNumbers
             schema="PointDocument"
             value={p}
