@@ -4,6 +4,7 @@ import styled, { useTheme } from 'styled-components';
 import type { Schemas } from '../api/client';
 import { usePreferences } from '../app/preferences';
 import { Picture } from '../kit/layout';
+import { whole, windowOf, worst } from './bayWindow';
 import { useWidth } from './useWidth';
 
 type Point = Schemas['PointDocument'];
@@ -290,50 +291,6 @@ export function BayPicture(props: Props) {
       </svg>
     </Frame>
   );
-}
-
-const MOST_TOLD = 3;
-
-/** The worst places of a line, each thing once. */
-function worst(line: Line): Line['troubles'] {
-  const byWhat = new Map<string, Line['troubles'][number]>();
-  for (const t of line.troubles) {
-    const there = byWhat.get(t.what);
-    if (!there || there.missingMm < t.missingMm) {
-      byWhat.set(t.what, t);
-    }
-  }
-  return [...byWhat.values()].sort((a, b) => b.missingMm - a.missingMm).slice(0, MOST_TOLD);
-}
-
-interface Window {
-  readonly x: readonly [number, number];
-  readonly y: readonly [number, number];
-  readonly z: readonly [number, number];
-}
-
-function whole(bay: Props['bay']): Window {
-  return { x: [bay.leftMm, bay.rightMm], y: [bay.groundMm, bay.topMm], z: [bay.frontMm, bay.rearMm] };
-}
-
-const MARGIN_MM = 110;
-const STEP_MM = 50;
-
-/** The part of the bay that the hoses are in, in whole steps so that it does not twitch. */
-function windowOf(bay: Props['bay'], lines: readonly Line[], points: Props['points']): Window {
-  const all = [...lines.flatMap((l) => [...l.points, l.fromPort, l.toPort]), ...points.feed, ...points.return];
-  if (all.length === 0) {
-    return whole(bay);
-  }
-  const span = (of: (p: Point) => number, low: number, high: number): readonly [number, number] => [
-    Math.max(low, Math.floor((Math.min(...all.map(of)) - MARGIN_MM) / STEP_MM) * STEP_MM),
-    Math.min(high, Math.ceil((Math.max(...all.map(of)) + MARGIN_MM) / STEP_MM) * STEP_MM),
-  ];
-  return {
-    x: span((p) => p.xMm, bay.leftMm, bay.rightMm),
-    y: span((p) => p.yMm, bay.groundMm, bay.topMm),
-    z: span((p) => p.zMm, bay.frontMm, bay.rearMm),
-  };
 }
 
 const FILLS: Partial<Record<Box['kind'], string>> = {
