@@ -107,3 +107,40 @@ export function range<S extends keyof Schemas>(schema: S, field: keyof Schemas[S
     description: property?.description ?? field,
   };
 }
+
+export type Field = { readonly name: string; readonly label: string } & (
+  | { readonly kind: 'text'; readonly longest: number }
+  | { readonly kind: 'choice'; readonly options: readonly string[] }
+  | { readonly kind: 'number'; readonly min: number; readonly max: number }
+  | { readonly kind: 'yes' | 'list' }
+);
+
+/** The fields of a document with what each of them takes, as the server's own description states it. */
+export function fields(schema: keyof Schemas): readonly Field[] {
+  interface Property {
+    type?: string;
+    enum?: string[];
+    minimum?: number;
+    maximum?: number;
+    maxLength?: number;
+  }
+  const schemas = openapi.components.schemas as unknown as Record<string, { properties: Record<string, Property> }>;
+  return Object.entries(schemas[schema]?.properties ?? {}).map(([name, p]) => {
+    // The name says what it is, with the unit at its end.
+    const words = name.replaceAll(/([A-Z])/g, (c) => ` ${c.toLowerCase()}`);
+    const label = words.charAt(0).toUpperCase() + words.slice(1);
+    if (p.enum) {
+      return { name, label, kind: 'choice', options: p.enum };
+    }
+    switch (p.type) {
+      case 'boolean':
+        return { name, label, kind: 'yes' };
+      case 'string':
+        return { name, label, kind: 'text', longest: p.maxLength ?? 120 };
+      case 'array':
+        return { name, label, kind: 'list' };
+      default:
+        return { name, label, kind: 'number', min: p.minimum ?? -Infinity, max: p.maximum ?? Infinity };
+    }
+  });
+}

@@ -1,13 +1,14 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
-import { call, send, type Schemas } from '../../api/client';
-import { Button, Muted, Pick, Row, Sheet } from '../../kit/kit';
+import { call, fields, send, type Schemas } from '../../api/client';
+import { Button, Muted, Pick, QuantityField, Row, Sheet, TextEntry, Toggle } from '../../kit/kit';
+import { Fields } from '../../kit/layout';
 
 const FAMILIES = [
-  { id: 'TAKEOFF', name: 'Takeoffs', schema: 'TakeoffDocument' },
-  { id: 'ADAPTOR', name: 'Adaptors', schema: 'AdaptorDocument' },
-  { id: 'HOSE', name: 'Hoses', schema: 'HosePartDocument' },
-  { id: 'HOSE_END', name: 'Hose ends', schema: 'HoseEndDocument' },
+  { id: 'TAKEOFF', name: 'Takeoffs', schema: 'TakeoffDocument', list: 'takeoffs' },
+  { id: 'ADAPTOR', name: 'Adaptors', schema: 'AdaptorDocument', list: 'adaptors' },
+  { id: 'HOSE', name: 'Hoses', schema: 'HosePartDocument', list: 'hoses' },
+  { id: 'HOSE_END', name: 'Hose ends', schema: 'HoseEndDocument', list: 'ends' },
 ] as const;
 
 type Family = (typeof FAMILIES)[number]['id'];
@@ -104,6 +105,7 @@ export function PartList({ onClose }: { onClose: () => void }) {
         </section>
       )}
       {told && <p role="status">{told}</p>}
+      <OneByHand key={family} family={family} all={parts.data} onDone={refresh} onFail={fail} />
       {own.length > 0 && (
         <ul aria-label="Own parts" style={{ listStyle: 'none', padding: 0, margin: 0 }}>
           {own.map((o) => (
@@ -124,5 +126,88 @@ export function PartList({ onClose }: { onClose: () => void }) {
         <Button onPress={onClose}>Close</Button>
       </Row>
     </Sheet>
+  );
+}
+
+type Part = Record<string, unknown> & { maker: string; number: string };
+
+/** A part entered by hand, starting from one of the catalogue; its fields and their ranges are the server's. */
+function OneByHand(props: {
+  family: Family;
+  all: Schemas['All'] | undefined;
+  onDone: () => Promise<void>;
+  onFail: (e: Error) => void;
+}) {
+  const { family, all, onDone, onFail } = props;
+  const { schema, list } = FAMILIES.find((f) => f.id === family) ?? FAMILIES[0];
+  const [part, setPart] = useState<Part>();
+  const known = (all?.[list] ?? []) as unknown as readonly Part[];
+  const key = (p: Part) => `${p.maker} ${p.number}`;
+  const put = (field: string, value: unknown) => setPart((p) => p && { ...p, [field]: value });
+  const keep = async () => {
+    await call('POST', `/catalogue/plumbing/${list}`, part);
+    setPart(undefined);
+    await onDone();
+  };
+  return (
+    <section aria-label="A part by hand">
+      <Pick
+        label="Enter one by hand, starting from"
+        value={part && known.some((p) => key(p) === key(part)) ? key(part) : 'none'}
+        options={[{ id: 'none', name: 'Choose a part' }, ...known.map((p) => ({ id: key(p), name: key(p) }))]}
+        onChange={(id) => setPart(known.find((p) => key(p) === id))}
+      />
+      {part && (
+        <>
+          <Fields style={{ marginTop: 10 }}>
+            {fields(schema)
+              .filter((f) => f.kind !== 'list')
+              .map((f) => {
+                const value = part[f.name];
+                if (f.kind === 'text') {
+                  return (
+                    <TextEntry
+                      key={f.name}
+                      label={f.label}
+                      longest={f.longest}
+                      value={String(value ?? '')}
+                      onChange={(v) => put(f.name, v)}
+                    />
+                  );
+                }
+                if (f.kind === 'choice') {
+                  return (
+                    <Pick
+                      key={f.name}
+                      label={f.label}
+                      value={String(value)}
+                      options={f.options.map((id) => ({ id, name: id.toLowerCase().replaceAll('_', ' ') }))}
+                      onChange={(v) => put(f.name, v)}
+                    />
+                  );
+                }
+                return f.kind === 'number' ? (
+                  <QuantityField
+                    key={f.name}
+                    label={f.label}
+                    value={Number(value)}
+                    min={f.min}
+                    max={f.max}
+                    step={f.max <= 50 ? 0.1 : 1}
+                    digits={f.max <= 50 ? 2 : 1}
+                    onChange={(v) => put(f.name, v)}
+                  />
+                ) : (
+                  <Toggle key={f.name} label={f.label} value={value === true} onChange={(v) => put(f.name, v)} />
+                );
+              })}
+          </Fields>
+          <Row style={{ marginTop: 10 }}>
+            <Button onPress={() => void keep().catch(onFail)}>Keep it as an own part</Button>
+            <Button onPress={() => setPart(undefined)}>Leave it</Button>
+          </Row>
+        </>
+      )}
+    </section>
   );
 }

@@ -233,6 +233,11 @@ function Plumbed({ bay }: { bay: Schemas['BayDocument'] }) {
               ]}
               onChange={(wish) => change({ wish })}
             />
+            <Toggle
+              label="Feed the other port"
+              value={plumbing.feed === 'OTHER'}
+              onChange={(other) => change({ feed: other ? 'OTHER' : undefined })}
+            />
             <Toggle label="Heat sleeves" value={plumbing.sleeved} onChange={(sleeved) => change({ sleeved })} />
           </Fields>
           {hose && (
@@ -366,7 +371,7 @@ function Plumbed({ bay }: { bay: Schemas['BayDocument'] }) {
               {plumbed.lines
                 .filter((l) => !l.found)
                 .map((l) => (
-                  <p key={l.name} style={{ margin: 0 }} role="status">
+                  <p key={l.name} style={{ margin: 0 }} aria-live="polite">
                     ✕ No way for the {l.name}
                     {l.inTheWay.length > 0 && <>: {l.inTheWay.join(' or ')} in the way</>}. Move a box, a way-point, the
                     clock angle, or take a hose that bends tighter.

@@ -195,10 +195,32 @@ class PlumbStationTest extends Workshop {
         assertThat(sheet).containsText("1 added, 1 changed");
         sheet.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Remove Tarn Side TS-10"))
                 .click();
-        assertThat(sheet.getByText("Tarn Side TS-10")).hasCount(0);
+        assertThat(sheet.getByText("Tarn Side TS-10", new Locator.GetByTextOptions().setExact(true)))
+                .hasCount(0);
         sheet.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Remove Lindle LB-10"))
                 .click();
-        assertThat(sheet.getByText("Lindle LB-10")).hasCount(0);
+        assertThat(sheet.getByText("Lindle LB-10", new Locator.GetByTextOptions().setExact(true)))
+                .hasCount(0);
+
+        sheet.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("starting from$")))
+                .click();
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Orme OP-8"))
+                .click();
+        Locator byHand = sheet.getByRole(AriaRole.REGION, new Locator.GetByRoleOptions().setName("A part by hand"));
+        byHand.getByLabel("Number").fill("HAND-1");
+        byHand.getByLabel("Number").press("Enter");
+        byHand.getByRole(AriaRole.SPINBUTTON, new Locator.GetByRoleOptions().setName("Bend radius mm"))
+                .fill("5");
+        assertThat(byHand).containsText("Bend radius mm: 5 is outside 10.0 to 600.0");
+        byHand.getByRole(AriaRole.SPINBUTTON, new Locator.GetByRoleOptions().setName("Bend radius mm"))
+                .fill("70");
+        byHand.getByRole(AriaRole.SPINBUTTON, new Locator.GetByRoleOptions().setName("Bend radius mm"))
+                .press("Enter");
+        byHand.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Keep it as an own part"))
+                .click();
+        sheet.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Remove Orme HAND-1"))
+                .click();
+        assertThat(sheet.getByText("Orme HAND-1")).hasCount(0);
     }
 
     @Test

@@ -46,6 +46,14 @@ public record Plumbing(
 
     private static final double STEP = 10e-3;
 
+    /** Which port of the core the oil goes in by. */
+    public enum FeedPort {
+        /** The lower one, so that oil pushes the air out; of two at one height the one that keeps both hoses short. */
+        LOWER,
+        /** The other one, because the core's maker says so. */
+        OTHER
+    }
+
     /**
      * What has been chosen.
      *
@@ -56,6 +64,7 @@ public record Plumbing(
      * @param feedPoints points that the hose to the core has to pass, m
      * @param backPoints points that the hose from the core has to pass, m
      * @param sleeved whether both wear a heat sleeve
+     * @param feed which port of the core is fed
      * @param slack added to each for the movement of the engine, m
      * @param exchangerStays whether a factory exchanger stays on the stud
      * @param accessories what else is in the loop
@@ -68,6 +77,7 @@ public record Plumbing(
             List<Vector3D> feedPoints,
             List<Vector3D> backPoints,
             boolean sleeved,
+            FeedPort feed,
             double slack,
             boolean exchangerStays,
             List<Accessory> accessories) {
@@ -84,7 +94,17 @@ public record Plumbing(
          */
         public Choice with(HoseType other) {
             return new Choice(
-                    takeoff, clock, other, wish, feedPoints, backPoints, sleeved, slack, exchangerStays, accessories);
+                    takeoff,
+                    clock,
+                    other,
+                    wish,
+                    feedPoints,
+                    backPoints,
+                    sleeved,
+                    feed,
+                    slack,
+                    exchangerStays,
+                    accessories);
         }
     }
 
@@ -120,14 +140,18 @@ public record Plumbing(
         Ends straight = new Ends(gives, takes, ports.get(0), ports.get(1));
         Ends crossed = new Ends(gives, takes, named(ports.get(1), "core inlet"), named(ports.get(0), "core outlet"));
         // Ports at one height may be fed either way: the way with the shorter hoses is taken.
-        List<Pair> ways = (level ? Stream.of(straight, crossed) : Stream.of(straight))
+        List<Ends> possible =
+                level ? List.of(straight, crossed) : List.of(choice.feed() == FeedPort.LOWER ? straight : crossed);
+        List<Pair> ways = possible.stream()
                 .parallel()
                 .map(e -> pair(e, bay, choice, parts, false))
                 .toList();
-        int better = level && ways.get(1).rank() < ways.get(0).rank() ? 1 : 0;
-        Pair best = ways.get(better);
+        boolean secondIsShorter =
+                ways.size() > 1 && ways.get(1).rank() < ways.get(0).rank();
+        int taken = ways.size() > 1 && secondIsShorter == (choice.feed() == FeedPort.LOWER) ? 1 : 0;
+        Pair best = ways.get(taken);
         if (explain && !(best.feed().found() && best.back().found())) {
-            best = pair(better == 0 ? straight : crossed, bay, choice, parts, true);
+            best = pair(possible.get(taken), bay, choice, parts, true);
         }
         return new Plumbing(
                 takeoff,

@@ -69,6 +69,7 @@ class PlumbingTest {
                 List.of(),
                 List.of(),
                 false,
+                Plumbing.FeedPort.LOWER,
                 0.015,
                 false,
                 accessories);

@@ -1,5 +1,6 @@
 package isotherm.server.api;
 
+import isotherm.server.catalogue.CoreCatalogue;
 import isotherm.server.catalogue.Imported;
 import isotherm.server.catalogue.PlumbingCatalogue;
 import isotherm.server.document.Plumbed;
@@ -29,14 +30,16 @@ class PlumbingController {
     private static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
 
     private final PlumbingCatalogue catalogue;
+    private final CoreCatalogue cores;
 
-    PlumbingController(PlumbingCatalogue catalogue) {
+    PlumbingController(PlumbingCatalogue catalogue, CoreCatalogue cores) {
         this.catalogue = catalogue;
+        this.cores = cores;
     }
 
     @PostMapping("/plumb")
     Plumbed plumb(@RequestBody Plumbed.PlumbQuestion question) {
-        return PlumbingSolver.plumb(question, catalogue.parts());
+        return PlumbingSolver.plumb(question, catalogue.parts(), cores.parts());
     }
 
     @PostMapping("/plumb/bill.csv")

@@ -4,6 +4,7 @@ import isotherm.core.plumb.Accessory;
 import isotherm.core.plumb.End;
 import isotherm.core.plumb.FittingChain;
 import isotherm.core.plumb.Joint;
+import isotherm.core.plumb.Plumbing;
 import java.util.List;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
@@ -19,6 +20,7 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  * @param feedPoints points that the hose to the core has to pass
  * @param backPoints points that the hose from the core has to pass
  * @param sleeved whether both hoses wear a heat sleeve
+ * @param feed which port of the core is fed
  * @param engineMovesMm slack for the movement of the engine
  * @param accessories what else is in the loop
  * @param have what its people have already
@@ -34,6 +36,8 @@ public record PlumbingDocument(
         @Text(value = "points that the hose from the core has to pass, in order", max = 8)
                 List<PointDocument> backPoints,
         @Text("whether both hoses wear a heat sleeve, which halves what they keep from hot parts") boolean sleeved,
+        @Missing("the lower one") @Text("which port of the core is fed; the other one where its maker says so")
+                Plumbing.FeedPort feed,
         @Quantity(value = "slack for the movement of the engine", min = 0, max = 150, unit = "mm") double engineMovesMm,
         @Text(value = "what else is in the loop", max = 4) List<AccessoryDocument> accessories,
         @Text(value = "what its people have already, by the bill's keys", max = 120) List<String> have) {

@@ -3,6 +3,7 @@ package isotherm.server.document;
 import static isotherm.server.document.Solver.celsius;
 import static isotherm.server.document.Solver.round;
 
+import isotherm.core.catalogue.CorePart;
 import isotherm.core.exchanger.CoreModel;
 import isotherm.core.exchanger.Ports;
 import isotherm.core.hydraulics.CoolerLoop;
@@ -61,17 +62,20 @@ public final class PlumbingSolver {
 
     /**
      * @param q a car, a duty and a design
-     * @param parts what can be bought
+     * @param parts what can be bought between engine and core
+     * @param cores what cores can be bought
      * @return what the plumbing comes to
      * @throws InvalidDocument when the takeoff or the hose is not in the catalogue
      */
-    public static Plumbed plumb(Plumbed.PlumbQuestion q, Parts parts) {
+    public static Plumbed plumb(Plumbed.PlumbQuestion q, Parts parts, List<CorePart> cores) {
         Ground ground = ground(q, parts);
         Plumbing plan = ground.plan(ground.choice(), true);
         Optional<Design> piped = piped(ground, plan);
         Optional<Plumbed.PlumbFigures> figures = piped.map(d -> figures(ground, d, plan));
-        List<BillLine> bill = plan.bill(
-                figures.map(f -> f.addedOilL() * 1e-3).orElse(0.0), q.car().oilVolumeL() * 1e-3);
+        List<BillLine> bill = new ArrayList<>(DesignBill.of(
+                ground.design(), q.design().cooler(), plan, ground.choice().sleeved(), cores));
+        bill.addAll(plan.bill(
+                figures.map(f -> f.addedOilL() * 1e-3).orElse(0.0), q.car().oilVolumeL() * 1e-3));
         Plumbing.KitOrLoose kit = plan.kitOrLoose(bill);
         List<String> have = q.design().plumbing().have();
         return new Plumbed(
@@ -143,6 +147,7 @@ public final class PlumbingSolver {
                         .map(PlumbingDocument.PointDocument::toCore)
                         .toList(),
                 p.sleeved(),
+                p.feed() == null ? Plumbing.FeedPort.LOWER : p.feed(),
                 p.engineMovesMm() * 1e-3,
                 q.design().keepFactoryExchanger(),
                 p.accessories().stream()

@@ -48,7 +48,10 @@ public final class SolveCommand {
             case "schools" ->
                 QuestionSolver.schools(DocumentReader.read(json, Questions.SchoolsQuestion.class), CorePart.shipped());
             case "plumb" ->
-                PlumbingSolver.plumb(DocumentReader.read(json, Plumbed.PlumbQuestion.class), PlumbingParts.shipped());
+                PlumbingSolver.plumb(
+                        DocumentReader.read(json, Plumbed.PlumbQuestion.class),
+                        PlumbingParts.shipped(),
+                        CorePart.shipped());
             case "search" ->
                 QuestionSolver.search(
                         DocumentReader.read(json, Questions.SearchQuestion.class),

@@ -3,9 +3,12 @@ package isotherm.server.api;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import isotherm.core.catalogue.CorePart;
 import isotherm.core.catalogue.PlumbingParts;
+import isotherm.server.document.BayDocument;
 import isotherm.server.document.DocumentReader;
 import isotherm.server.document.Plumbed;
+import isotherm.server.document.PlumbingDocument;
 import isotherm.server.document.PlumbingSolver;
 import isotherm.server.testing.Examples;
 import isotherm.server.testing.RunningServer;
@@ -93,10 +96,15 @@ class PlumbingApiTest {
         q.set("duty", demo.get("duties").get(0));
         q.set("design", demo.get("designs").get(0));
         Plumbed p = PlumbingSolver.plumb(
-                DocumentReader.read(q.toString(), Plumbed.PlumbQuestion.class), PlumbingParts.shipped());
+                DocumentReader.read(q.toString(), Plumbed.PlumbQuestion.class),
+                PlumbingParts.shipped(),
+                CorePart.shipped());
         assertThat(p.fit().misfits()).isEmpty();
         assertThat(p.lines()).allMatch(Plumbed.PlumbedLine::found).allMatch(l -> l.troubles()
                 .isEmpty());
+        for (Plumbed.PlumbedLine l : p.lines()) {
+            keepsClear(l, p, q);
+        }
         // The demo garage has the routed hoses in its designs.
         assertThat(p.loop().feed().lengthM())
                 .isEqualTo(q.at("/design/cooler/feed/lengthM").doubleValue(), within(1e-3));
@@ -104,10 +112,83 @@ class PlumbingApiTest {
                 .isEqualTo(q.at("/design/cooler/plateHeads").doubleValue(), within(1e-2));
     }
 
+    /** The nearest point of each box by clamping, in millimetres as they stand in the answer. */
+    private static void keepsClear(Plumbed.PlumbedLine l, Plumbed p, ObjectNode q) {
+        double radius = PlumbingParts.shipped().hoses().stream()
+                        .filter(h ->
+                                h.number().equals(q.at("/design/plumbing/hose").stringValue()))
+                        .findFirst()
+                        .orElseThrow()
+                        .outside()
+                * 500;
+        for (PlumbingDocument.PointDocument at : l.points()) {
+            for (BayDocument.BoxDocument b : p.boxes()) {
+                boolean inHole = StreamSupport.stream(q.at("/car/bay/holes").spliterator(), false)
+                        .filter(h -> h.get("panel").stringValue().equals(b.name()))
+                        .anyMatch(h -> Math.hypot(
+                                        at.xMm() - h.get("xMm").doubleValue(),
+                                        at.yMm() - h.get("yMm").doubleValue())
+                                <= h.get("diameterMm").doubleValue() / 2 - radius);
+                double dx = at.xMm() - Math.min(Math.max(at.xMm(), b.leftMm()), b.leftMm() + b.widthMm());
+                double dy = at.yMm() - Math.min(Math.max(at.yMm(), b.bottomMm()), b.bottomMm() + b.heightMm());
+                double dz = at.zMm() - Math.min(Math.max(at.zMm(), b.frontMm()), b.frontMm() + b.depthMm());
+                if (!inHole) {
+                    assertThat(Math.sqrt(dx * dx + dy * dy + dz * dz) - radius)
+                            .as("%s from %s at %s", l.name(), b.name(), at)
+                            .isGreaterThan(b.kind().clearance() * 1e3 - 1.5);
+                }
+            }
+        }
+    }
+
+    @Test
+    void theCoresOtherPortIsFedWhereItsMakerSaysSo() {
+        double fed =
+                answer(q -> {}).get("lines").get(0).get("toPort").get("xMm").doubleValue();
+        JsonNode other = answer(q -> plumbing(q).put("feed", "OTHER"));
+        assertThat(other.get("lines").get(0).get("toPort").get("xMm").doubleValue())
+                .isEqualTo(-fed, within(0.2));
+        assertThat(other.get("notes").toString()).contains("as the core's maker says");
+    }
+
+    @Test
+    void theBillHasTheWholeDesign() {
+        JsonNode p = answer(q -> {
+            ObjectNode cooler = (ObjectNode) q.get("design").get("cooler");
+            cooler.put("mesh", true);
+            cooler.putObject("fan")
+                    .put("stallPa", 220)
+                    .put("freeFlowM3PerS", 0.35)
+                    .put("onC", 98)
+                    .put("offC", 90);
+            ObjectNode placement = (ObjectNode) cooler.get("placement");
+            placement.put("shroud", true).put("foam", true).put("skidPlate", true);
+            for (int x : new int[] {-120, 0, 120}) {
+                placement
+                        .withArray("mounts")
+                        .addObject()
+                        .put("xMm", x)
+                        .put("yMm", 40)
+                        .put("holeMm", 6.5)
+                        .put("method", "RIVET_NUT")
+                        .put("rubber", true);
+            }
+            plumbing(q).put("sleeved", true).put("takeoff", "HR-M20");
+        });
+        String bill = p.get("bill").toString();
+        assertThat(bill)
+                .contains("core, 10 rows of 210 mm")
+                .contains("Tarn & Fell TF10-210")
+                .contains("stone mesh", "fan, 0.35 m", "foam strip", "skid plate", "rivet nut", "rivet-nut tool")
+                .contains("rubber mount", "heat sleeve", "thermostat");
+    }
+
     @Test
     void solveGivesTheSameAnswer() {
         Plumbed solved = PlumbingSolver.plumb(
-                DocumentReader.read(Examples.read("plumb"), Plumbed.PlumbQuestion.class), PlumbingParts.shipped());
+                DocumentReader.read(Examples.read("plumb"), Plumbed.PlumbQuestion.class),
+                PlumbingParts.shipped(),
+                CorePart.shipped());
         assertThat(JSON.readTree(JSON.writeValueAsString(solved))
                         .get("lines")
                         .get(0)
