@@ -80,16 +80,21 @@ public record Bay(Box room, List<Box> boxes, List<Hole> holes) {
             return outside > 0 ? outside : Math.max(dx, Math.max(dy, dz));
         }
 
+        /** A distance, m, that {@link #distance} is never below outside the box. */
+        double atLeast(Vector3D p) {
+            return Math.max(
+                    Math.max(
+                            Math.max(low.getX() - p.getX(), p.getX() - high.getX()),
+                            Math.max(low.getY() - p.getY(), p.getY() - high.getY())),
+                    Math.max(low.getZ() - p.getZ(), p.getZ() - high.getZ()));
+        }
+
         /**
          * @param p a point, m
          * @return distance from its walls when it is a room, m; negative outside
          */
         public double within(Vector3D p) {
-            return -Math.max(
-                    Math.max(
-                            Math.max(low.getX() - p.getX(), p.getX() - high.getX()),
-                            Math.max(low.getY() - p.getY(), p.getY() - high.getY())),
-                    Math.max(low.getZ() - p.getZ(), p.getZ() - high.getZ()));
+            return -atLeast(p);
         }
     }
 

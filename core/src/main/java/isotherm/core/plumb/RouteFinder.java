@@ -43,6 +43,8 @@ public final class RouteFinder {
     private static final double FARTHEST_SHIFT = 0.22;
     /** It turns by this much at most, rad (default). */
     private static final double GENTLE_TURN = Math.toRadians(40);
+    /** Cosine from which on a fitting points along an axis. */
+    private static final double ALONG = 0.35;
     /** So many boxes are taken away by way of trial. */
     private static final int MOST_ASKED = 3;
     /** A trial is given up after this many states: it has to be plain what is in the way. */
@@ -51,7 +53,7 @@ public final class RouteFinder {
     /** Corners that are tried for the route with two bends, m from the ends. */
     private static final double[] TWO_BENDS = {0.03, 0.06, 0.1, 0.15, 0.2, 0.3, 0.4};
 
-    private static final double WEIGHT = 1.02;
+    private static final double WEIGHT = 1.2;
     private static final int BUCKETS = 8;
 
     private static final Vector3D[] DIRECTIONS = {
@@ -175,7 +177,13 @@ public final class RouteFinder {
             if (axial >= 0) {
                 rails.get(axial / 2).add(e.at());
             } else {
-                rails.forEach(r -> r.add(stub(e)));
+                // A hose comes in along an axis that the fitting points along for a good part.
+                double[] d = e.direction().toArray();
+                for (int axis = 0; axis < d.length; axis++) {
+                    if (Math.abs(d[axis]) > ALONG) {
+                        rails.get(axis).add(stub(e));
+                    }
+                }
             }
         }
         wayPoints.forEach(w -> rails.forEach(r -> r.add(w)));

@@ -18,6 +18,7 @@ public final class Surroundings {
     private final double radius;
     private final Vector3D[] others;
     private final Bay.Box[] boxes;
+    private final double[] needed;
     private final double toOther;
     private final boolean sleeved;
     /** The box round all other hoses: what is far from it is far from them. */
@@ -36,6 +37,7 @@ public final class Surroundings {
         this.others =
                 others.stream().flatMap(o -> o.points(OTHER_STEP).stream()).toArray(Vector3D[]::new);
         this.boxes = bay.boxes().toArray(Bay.Box[]::new);
+        this.needed = Arrays.stream(boxes).mapToDouble(this::needed).toArray();
         this.toOther = outside + SEPARATOR;
         this.round = round(this.others);
     }
@@ -46,6 +48,7 @@ public final class Surroundings {
         this.sleeved = like.sleeved;
         this.others = Stream.concat(Arrays.stream(like.others), more.stream()).toArray(Vector3D[]::new);
         this.boxes = bay.boxes().toArray(Bay.Box[]::new);
+        this.needed = Arrays.stream(boxes).mapToDouble(this::needed).toArray();
         this.toOther = like.toOther;
         this.round = round(this.others);
     }
@@ -93,8 +96,12 @@ public final class Surroundings {
      */
     public double slack(Vector3D p) {
         double least = bay.room().within(p) - radius;
-        for (Bay.Box box : boxes) {
-            least = Math.min(least, slack(p, box));
+        for (int i = 0; i < boxes.length; i++) {
+            // The longest of the three distances is never more than the distance itself: most boxes are dismissed by
+            // it.
+            if (boxes[i].atLeast(p) - needed[i] < least) {
+                least = Math.min(least, slack(p, boxes[i]));
+            }
         }
         if (others.length > 0 && round.distance(p) - toOther < least) {
             for (Vector3D o : others) {

@@ -529,8 +529,11 @@ public final class PlumbingSolver {
             notes.add("The core's ports point down and trap its air: fill the core before it is fitted, and cap it.");
         } else {
             notes.add(
-                    "The feed goes to the " + (ports == Ports.SIDE ? "lower port" : "port that keeps both hoses short")
-                            + " and oil pushes the air out before it; the core's own instructions come first.");
+                    g.choice().feed() == Plumbing.FeedPort.OTHER
+                            ? "The feed goes to the other port, as the core's maker says."
+                            : "The feed goes to the "
+                                    + (ports == Ports.SIDE ? "lower port" : "port that keeps both hoses short")
+                                    + " and oil pushes the air out before it; the core's own instructions come first.");
         }
         notes.add(
                 "Fill both hoses before they are joined: an empty loop starves the engine when the thermostat opens.");
