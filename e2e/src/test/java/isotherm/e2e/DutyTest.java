@@ -55,6 +55,9 @@ class DutyTest extends Workshop {
         set("Grade of slope 2", "12");
         assertThat(ruleMark("Peak")).not().hasAttribute("aria-label", before);
         set("Trailer", "1500");
+        // The verdict's length moves what stands below it.
+        saved();
+        assertThat(verdict()).hasAttribute("aria-busy", "false");
         drag(slider("Point 1 of the climb"), 40, 0);
         slider("Point 1 of the climb").focus();
         assertThat(field("Length of slope 1")).not().hasValue("3000");

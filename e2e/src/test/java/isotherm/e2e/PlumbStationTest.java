@@ -170,6 +170,12 @@ class PlumbStationTest extends Workshop {
         assertThat(table("Joints of the feed")).containsText("bonded washer");
     }
 
+    private static Locator removal(Locator sheet, String part) {
+        return sheet.getByRole(
+                AriaRole.BUTTON,
+                new Locator.GetByRoleOptions().setName("Remove " + part).setExact(true));
+    }
+
     @Test
     void aListOfHosesIsLookedAtKeptAndTaken() {
         unfold("Parts to buy");
@@ -193,14 +199,10 @@ class PlumbStationTest extends Workshop {
         sheet.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take it into the catalogue"))
                 .click();
         assertThat(sheet).containsText("1 added, 1 changed");
-        sheet.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Remove Tarn Side TS-10"))
-                .click();
-        assertThat(sheet.getByText("Tarn Side TS-10", new Locator.GetByTextOptions().setExact(true)))
-                .hasCount(0);
-        sheet.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Remove Lindle LB-10"))
-                .click();
-        assertThat(sheet.getByText("Lindle LB-10", new Locator.GetByTextOptions().setExact(true)))
-                .hasCount(0);
+        removal(sheet, "Tarn Side TS-10").click();
+        assertThat(removal(sheet, "Tarn Side TS-10")).hasCount(0);
+        removal(sheet, "Lindle LB-10").click();
+        assertThat(removal(sheet, "Lindle LB-10")).hasCount(0);
 
         sheet.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("starting from$")))
                 .click();
@@ -218,9 +220,8 @@ class PlumbStationTest extends Workshop {
                 .press("Enter");
         byHand.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Keep it as an own part"))
                 .click();
-        sheet.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Remove Orme HAND-1"))
-                .click();
-        assertThat(sheet.getByText("Orme HAND-1")).hasCount(0);
+        removal(sheet, "Orme HAND-1").click();
+        assertThat(removal(sheet, "Orme HAND-1")).hasCount(0);
     }
 
     @Test

@@ -49,6 +49,8 @@ abstract class Workshop {
         page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Stations"))
                 .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(Pattern.compile(name)))
                 .click();
+        // A station comes when it is first gone to: what is pressed next belongs to it.
+        assertThat(page).hasURL(Pattern.compile("/" + name.toLowerCase(Locale.ROOT) + "/"));
     }
 
     Locator button(String name) {

@@ -81,6 +81,7 @@ public record Line(
                 joint.flatMap(j -> FittingChain.find(parts.adaptors(), from.end(), j, wish, hose.bore()));
         Optional<FittingChain> toChain =
                 joint.flatMap(j -> FittingChain.find(parts.adaptors(), j, to.end(), wish, hose.bore()));
+        Ends joined = new Ends(name, from, to, fromChain, toChain, hose, slack);
         List<Turned> starts = turned(from, fromChain, ends);
         List<Turned> goals = turned(to, toChain, ends);
         RouteFinder.Result result = RouteFinder.find(
@@ -90,111 +91,55 @@ public record Line(
                 goals.stream().map(Turned::exit).toList(),
                 wayPoints,
                 explain);
-        if (result.path().isPresent()) {
-            Turned start = starts.get(result.start());
-            Turned goal = goals.get(result.goal());
-            return made(
-                    name,
-                    from,
-                    to,
-                    fromChain,
-                    toChain,
-                    start,
-                    goal,
-                    result.path().get(),
-                    true,
-                    List.of(),
-                    List.of(),
+        return result.path()
+                .map(path -> joined.along(path, starts.get(result.start()), goals.get(result.goal())))
+                .orElseGet(() -> joined.anyhow(starts, goals, result.inTheWay(), space, wayPoints));
+    }
+
+    /** A line but for its route. */
+    private record Ends(
+            String name,
+            Port from,
+            Port to,
+            Optional<FittingChain> fromChain,
+            Optional<FittingChain> toChain,
+            HoseType hose,
+            double slack) {
+        Line along(RoutePath path, Turned start, Turned goal) {
+            return made(path, start, goal, true, List.of(), List.of());
+        }
+
+        private Line made(
+                RoutePath path,
+                Turned start,
+                Turned goal,
+                boolean found,
+                List<Surroundings.Trouble> troubles,
+                List<String> inTheWay) {
+            CutList cut = CutList.of(
+                    path,
+                    start.end(),
+                    start.end().inPlane(from.out(), start.aside()),
+                    goal.end(),
+                    goal.end().inPlane(to.out(), goal.aside()),
                     hose,
                     slack);
-        }
-        return drawnAnyhow(
-                name, from, to, fromChain, toChain, starts, goals, result.inTheWay(), hose, space, wayPoints, slack);
-    }
-
-    private static Line made(
-            String name,
-            Port from,
-            Port to,
-            Optional<FittingChain> fromChain,
-            Optional<FittingChain> toChain,
-            Turned start,
-            Turned goal,
-            RoutePath path,
-            boolean found,
-            List<Surroundings.Trouble> troubles,
-            List<String> inTheWay,
-            HoseType hose,
-            double slack) {
-        return new Line(
-                name,
-                from,
-                to,
-                fromChain,
-                toChain,
-                Optional.of(start.end()),
-                Optional.of(goal.end()),
-                Optional.of(path),
-                found,
-                troubles,
-                inTheWay,
-                Optional.of(CutList.of(
-                        path,
-                        start.end(),
-                        start.end().inPlane(from.out(), start.aside()),
-                        goal.end(),
-                        goal.end().inPlane(to.out(), goal.aside()),
-                        hose,
-                        slack)));
-    }
-
-    /** No route: the way-points are joined all the same, so that what is too tight or too near shows where it is. */
-    private static Line drawnAnyhow(
-            String name,
-            Port from,
-            Port to,
-            Optional<FittingChain> fromChain,
-            Optional<FittingChain> toChain,
-            List<Turned> starts,
-            List<Turned> goals,
-            List<String> inTheWay,
-            HoseType hose,
-            Surroundings space,
-            List<Vector3D> wayPoints,
-            double slack) {
-        if (starts.isEmpty() || goals.isEmpty()) {
             return new Line(
                     name,
                     from,
                     to,
                     fromChain,
                     toChain,
-                    Optional.empty(),
-                    Optional.empty(),
-                    Optional.empty(),
-                    false,
-                    List.of(),
-                    List.of(),
-                    Optional.empty());
+                    Optional.of(start.end()),
+                    Optional.of(goal.end()),
+                    Optional.of(path),
+                    found,
+                    troubles,
+                    inTheWay,
+                    Optional.of(cut));
         }
-        Turned start = starts.get(0);
-        Turned goal = goals.get(0);
-        List<Vector3D> corners = new ArrayList<>();
-        corners.add(start.exit().at());
-        corners.add(start.exit()
-                .at()
-                .add(new Vector3D(hose.bendRadius(), start.exit().direction())));
-        corners.addAll(wayPoints);
-        corners.add(
-                goal.exit().at().add(new Vector3D(hose.bendRadius(), goal.exit().direction())));
-        corners.add(goal.exit().at());
-        RoutePath path = RoutePath.of(corners, hose.bendRadius());
-        // Arcs that do not fit are drawn as tight as they have to be, and told.
-        for (int n = 0; n < 12 && !path.fits(); n++) {
-            path = new RoutePath(
-                    corners, path.radii().stream().map(r -> r * 0.7).toList());
-        }
-        if (!path.fits()) {
+
+        private Line undrawn(List<String> inTheWay) {
             return new Line(
                     name,
                     from,
@@ -209,21 +154,43 @@ public record Line(
                     inTheWay,
                     Optional.empty());
         }
-        return made(
-                name,
-                from,
-                to,
-                fromChain,
-                toChain,
-                start,
-                goal,
-                path,
-                false,
-                space.troubles(path, hose.bendRadius()),
-                inTheWay,
-                hose,
-                slack);
+
+        /** No route: the way-points are joined all the same, so that what is too tight or too near shows where it is. */
+        Line anyhow(
+                List<Turned> starts,
+                List<Turned> goals,
+                List<String> inTheWay,
+                Surroundings space,
+                List<Vector3D> wayPoints) {
+            if (starts.isEmpty() || goals.isEmpty()) {
+                return undrawn(List.of());
+            }
+            Turned start = starts.get(0);
+            Turned goal = goals.get(0);
+            List<Vector3D> corners = new ArrayList<>();
+            corners.add(start.exit().at());
+            corners.add(stub(start.exit()));
+            corners.addAll(wayPoints);
+            corners.add(stub(goal.exit()));
+            corners.add(goal.exit().at());
+            RoutePath path = RoutePath.of(corners, hose.bendRadius());
+            // Arcs that do not fit are drawn as tight as they have to be, and told.
+            for (int n = 0; n < MOST_TIGHTER && !path.fits(); n++) {
+                path = new RoutePath(
+                        corners, path.radii().stream().map(r -> r * TIGHTER).toList());
+            }
+            return path.fits()
+                    ? made(path, start, goal, false, space.troubles(path, hose.bendRadius()), inTheWay)
+                    : undrawn(inTheWay);
+        }
+
+        private Vector3D stub(RouteFinder.Exit exit) {
+            return exit.at().add(new Vector3D(hose.bendRadius(), exit.direction()));
+        }
     }
+
+    private static final double TIGHTER = 0.7;
+    private static final int MOST_TIGHTER = 12;
 
     private static List<Turned> turned(Port port, Optional<FittingChain> chain, List<HoseEnd> ends) {
         List<Turned> turned = new ArrayList<>();

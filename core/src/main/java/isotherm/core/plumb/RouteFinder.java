@@ -53,7 +53,9 @@ public final class RouteFinder {
     /** Corners that are tried for the route with two bends, m from the ends. */
     private static final double[] TWO_BENDS = {0.03, 0.06, 0.1, 0.15, 0.2, 0.3, 0.4};
 
+    /** Weight of the estimate (Pohl 1970): a route may cost this much more than the cheapest of the grid, before it is drawn. */
     private static final double WEIGHT = 1.2;
+
     private static final int BUCKETS = 8;
 
     private static final Vector3D[] DIRECTIONS = {
