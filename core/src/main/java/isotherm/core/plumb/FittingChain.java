@@ -1,7 +1,6 @@
 package isotherm.core.plumb;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.jgrapht.GraphPath;
@@ -96,21 +95,6 @@ public record FittingChain(List<Step> steps) {
         graph.setEdgeWeight(edge, weight);
     }
 
-    /**
-     * @param adaptors what can be bought
-     * @param from the end that the chain starts at
-     * @param to the end that it has to arrive at
-     * @param bore bore of the line, m
-     * @return one chain for each wish that differs from those before it; the fewest joints first
-     */
-    public static List<FittingChain> alternatives(List<Adaptor> adaptors, End from, End to, double bore) {
-        List<FittingChain> found = new ArrayList<>();
-        for (Wish wish : Wish.values()) {
-            find(adaptors, from, to, wish, bore).filter(c -> !found.contains(c)).ifPresent(found::add);
-        }
-        return List.copyOf(found);
-    }
-
     /** @return price of its adaptors in the garage's currency */
     public double price() {
         return steps.stream().mapToDouble(s -> s.adaptor().price()).sum();
@@ -162,8 +146,4 @@ public record FittingChain(List<Step> steps) {
             return one.mates(other);
         }
     }
-
-    /** Fewest parts first, then the cheapest. */
-    static final Comparator<FittingChain> SIMPLEST =
-            Comparator.<FittingChain>comparingInt(c -> c.steps().size()).thenComparingDouble(FittingChain::price);
 }

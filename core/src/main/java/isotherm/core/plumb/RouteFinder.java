@@ -29,8 +29,10 @@ public final class RouteFinder {
     private static final double BEND_COST = 0.11;
     /** Room beyond what has to be kept is worth having up to here, m (default). */
     private static final double WANTED_SLACK = 10e-3;
-    /** Cost of having none of it, m. */
-    private static final double TIGHT_COST = 0.03;
+    /** Of two routes alike the one with fewer corners, m a corner (default). */
+    private static final double CORNER_COST = 0.01;
+    /** Cost of a route that has none of it anywhere, m (default). */
+    private static final double TIGHT_COST = 0.6;
     /** The search is given up after this many states. */
     private static final int MOST_STATES = 100_000;
     /** A way-point is passed within this distance, m. */
@@ -624,8 +626,8 @@ public final class RouteFinder {
         }
         return path.length()
                 + BEND_COST * path.turning() / (Math.PI / 2)
-                + 0.01 * (path.corners().size() - 2)
-                + TIGHT_COST * 20 * tight / points.size();
+                + CORNER_COST * (path.corners().size() - 2)
+                + TIGHT_COST * tight / points.size();
     }
 
     private boolean good(RoutePath path) {

@@ -169,8 +169,10 @@ class FittingChainTest {
     @Test
     void endsThatMateNeedNoAdaptor() {
         End flare = new End(Joint.FLARE_37, "-10", true);
-        assertThat(FittingChain.alternatives(ADAPTORS, flare, flare.counterpart(), BORE))
-                .containsExactly(new FittingChain(List.of()));
+        for (FittingChain.Wish wish : FittingChain.Wish.values()) {
+            assertThat(FittingChain.find(ADAPTORS, flare, flare.counterpart(), wish, BORE))
+                    .contains(new FittingChain(List.of()));
+        }
     }
 
     @Test

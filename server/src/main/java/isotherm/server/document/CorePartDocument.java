@@ -77,13 +77,4 @@ public record CorePartDocument(
                 null,
                 null);
     }
-
-    /**
-     * @param newPrice a price
-     * @return the same part at it
-     */
-    public CorePartDocument withPrice(double newPrice) {
-        return new CorePartDocument(
-                maker, number, construction, rows, widthMm, depthMm, passes, newPrice, portThread, detail);
-    }
 }

@@ -6,9 +6,11 @@ import static isotherm.server.document.Solver.round;
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.exchanger.CoreModel;
 import isotherm.core.exchanger.Ports;
+import isotherm.core.fluid.Units;
 import isotherm.core.hydraulics.CoolerLoop;
 import isotherm.core.hydraulics.Hose;
 import isotherm.core.hydraulics.OilCircuit;
+import isotherm.core.hydraulics.OilThermostat;
 import isotherm.core.plumb.Accessory;
 import isotherm.core.plumb.Bay;
 import isotherm.core.plumb.BillLine;
@@ -562,7 +564,7 @@ public final class PlumbingSolver {
                 && g.design()
                         .cooler()
                         .flatMap(c -> c.loop().thermostat())
-                        .filter(t -> t.site() == isotherm.core.hydraulics.OilThermostat.Site.PLATE)
+                        .filter(t -> t.site() == OilThermostat.Site.PLATE)
                         .isPresent()) {
             notes.add(
                     "The design's thermostat sits in the plate, and this takeoff has none: take one with it, or a thermostat in line.");
@@ -586,7 +588,7 @@ public final class PlumbingSolver {
     }
 
     private static double limitK(Ground g) {
-        return isotherm.core.fluid.Units.kelvin(g.question().car().limits().limitC());
+        return Units.kelvin(g.question().car().limits().limitC());
     }
 
     private static double mm(double m) {
