@@ -1,5 +1,7 @@
 package isotherm.core.plumb;
 
+import java.util.ArrayList;
+import java.util.List;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /**
@@ -34,6 +36,8 @@ public record HoseEnd(
         double price,
         double mass) {
 
+    private static final double BODY_STEP = 5e-3;
+
     /** @return centre line from the seat to the collar, m */
     public double centreLine() {
         return nose + elbow * angle + tail;
@@ -49,6 +53,29 @@ public record HoseEnd(
         double sin = Math.sin(angle);
         double cos = Math.cos(angle);
         return seat.add(new Vector3D(nose + elbow * sin + tail * cos, along, elbow * (1 - cos) + tail * sin, aside));
+    }
+
+    /**
+     * @param seat where its seat is, m
+     * @param along unit vector out of the port
+     * @param aside unit vector square to it, towards which it bends
+     * @return points of its own centre line, from the seat to the collar, a few millimetres apart
+     */
+    List<Vector3D> body(Vector3D seat, Vector3D along, Vector3D aside) {
+        List<Vector3D> points = new ArrayList<>();
+        int n = (int) Math.ceil(centreLine() / BODY_STEP);
+        for (int i = 0; i <= n; i++) {
+            double at = centreLine() * i / n;
+            double turned = elbow == 0 ? 0 : Math.max(0, Math.min(angle, (at - nose) / elbow));
+            double straight = Math.min(at, nose);
+            double rest = Math.max(0, at - nose - elbow * angle);
+            points.add(seat.add(new Vector3D(
+                    straight + elbow * Math.sin(turned) + rest * Math.cos(turned),
+                    along,
+                    elbow * (1 - Math.cos(turned)) + rest * Math.sin(turned),
+                    aside)));
+        }
+        return points;
     }
 
     /**

@@ -3,6 +3,7 @@ package isotherm.core.plumb;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /**
@@ -62,7 +63,9 @@ public record Line(
      * @param wayPoints points that it has to pass, m
      * @param slack added for the movement of the engine, m
      * @param explain whether to look for what is in the way when there is no route, which takes some searches more
+     * @param left asked now and then whether nobody waits for the answer any more
      * @return the line
+     * @throws java.util.concurrent.CancellationException when nobody waits any more
      */
     public static Line plan(
             String name,
@@ -74,7 +77,8 @@ public record Line(
             Surroundings space,
             List<Vector3D> wayPoints,
             double slack,
-            boolean explain) {
+            boolean explain,
+            BooleanSupplier left) {
         List<HoseEnd> ends = parts.endsFor(hose);
         Optional<End> joint = ends.stream().map(HoseEnd::end).findFirst();
         Optional<FittingChain> fromChain =
@@ -82,15 +86,16 @@ public record Line(
         Optional<FittingChain> toChain =
                 joint.flatMap(j -> FittingChain.find(parts.adaptors(), j, to.end(), wish, hose.bore()));
         Ends joined = new Ends(name, from, to, fromChain, toChain, hose, slack);
-        List<Turned> starts = turned(from, fromChain, ends);
-        List<Turned> goals = turned(to, toChain, ends);
+        List<Turned> starts = turned(from, fromChain, ends, space);
+        List<Turned> goals = turned(to, toChain, ends, space);
         RouteFinder.Result result = RouteFinder.find(
                 space,
                 hose.bendRadius(),
                 starts.stream().map(Turned::exit).toList(),
                 goals.stream().map(Turned::exit).toList(),
                 wayPoints,
-                explain);
+                explain,
+                left);
         return result.path()
                 .map(path -> joined.along(path, starts.get(result.start()), goals.get(result.goal())))
                 .orElseGet(() -> joined.anyhow(starts, goals, result.inTheWay(), space, wayPoints));
@@ -192,8 +197,11 @@ public record Line(
     private static final double TIGHTER = 0.7;
     private static final int MOST_TIGHTER = 12;
 
-    private static List<Turned> turned(Port port, Optional<FittingChain> chain, List<HoseEnd> ends) {
+    /** Ways of turning an end at a port. An elbow that would stand in something is left out, unless all of them would. */
+    private static List<Turned> turned(
+            Port port, Optional<FittingChain> chain, List<HoseEnd> ends, Surroundings space) {
         List<Turned> turned = new ArrayList<>();
+        List<Turned> free = new ArrayList<>();
         if (chain.isEmpty()) {
             return turned;
         }
@@ -202,14 +210,18 @@ public record Line(
             double cost = e.centreLine() + ELBOW_COST * e.elbows90() + 1e-4 * e.price();
             List<Vector3D> sides = sides(port.out());
             for (Vector3D aside : e.angle() == 0 ? sides.subList(0, 1) : sides) {
-                turned.add(new Turned(
+                Turned t = new Turned(
                         e,
                         aside,
                         new RouteFinder.Exit(
-                                e.collar(seat, port.out(), aside), snapped(e.direction(port.out(), aside)), cost)));
+                                e.collar(seat, port.out(), aside), snapped(e.direction(port.out(), aside)), cost));
+                turned.add(t);
+                if (space.takes(e.body(seat, port.out(), aside), e.widest(), port.at())) {
+                    free.add(t);
+                }
             }
         }
-        return turned;
+        return free.isEmpty() ? turned : free;
     }
 
     /** Four directions square to the port, along the car's axes where it is. */

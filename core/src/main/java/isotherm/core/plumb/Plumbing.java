@@ -9,6 +9,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
@@ -117,7 +119,9 @@ public record Plumbing(
      * @param choice what has been chosen
      * @param parts what can be bought
      * @param explain whether to look for what is in the way where there is no route
+     * @param left asked now and then whether nobody waits for the answer any more
      * @return the whole plumbing
+     * @throws CancellationException when nobody waits any more
      */
     public static Plumbing plan(
             FilterStand stand,
@@ -127,7 +131,8 @@ public record Plumbing(
             End corePort,
             Choice choice,
             Parts parts,
-            boolean explain) {
+            boolean explain,
+            BooleanSupplier left) {
         Bay bay = measured.with(List.of(CorePorts.box(core, placement)));
         Takeoff takeoff = choice.takeoff();
         TakeoffFit fit = TakeoffFit.of(stand, takeoff, choice.clock(), choice.exchangerStays());
@@ -144,14 +149,14 @@ public record Plumbing(
                 level ? List.of(straight, crossed) : List.of(choice.feed() == FeedPort.LOWER ? straight : crossed);
         List<Pair> ways = possible.stream()
                 .parallel()
-                .map(e -> pair(e, bay, choice, parts, false))
+                .map(e -> pair(e, bay, choice, parts, false, left))
                 .toList();
         boolean secondIsShorter =
                 ways.size() > 1 && ways.get(1).rank() < ways.get(0).rank();
         int taken = ways.size() > 1 && secondIsShorter == (choice.feed() == FeedPort.LOWER) ? 1 : 0;
         Pair best = ways.get(taken);
         if (explain && !(best.feed().found() && best.back().found())) {
-            best = pair(possible.get(taken), bay, choice, parts, true);
+            best = pair(possible.get(taken), bay, choice, parts, true, left);
         }
         return new Plumbing(
                 takeoff,
@@ -191,9 +196,9 @@ public record Plumbing(
     /** The four ports that two hoses join. */
     private record Ends(Line.Port gives, Line.Port takes, Line.Port in, Line.Port out) {}
 
-    private static Pair pair(Ends ends, Bay bay, Choice choice, Parts parts, boolean explain) {
+    private static Pair pair(Ends ends, Bay bay, Choice choice, Parts parts, boolean explain, BooleanSupplier left) {
         Surroundings free = new Surroundings(bay, choice.hose().outside(), List.of(), choice.sleeved());
-        Line feed = line("feed", ends.gives(), ends.in(), free, choice, choice.feedPoints(), parts, explain);
+        Line feed = line("feed", ends.gives(), ends.in(), free, choice, choice.feedPoints(), parts, explain, left);
         Line back = line(
                 "return",
                 ends.out(),
@@ -202,11 +207,13 @@ public record Plumbing(
                 choice,
                 choice.backPoints(),
                 parts,
-                explain);
-        if (feed.found() && !back.found() && choice.feedPoints().isEmpty()) {
+                explain,
+                left);
+        // What has to be explained has been tried the other way round before.
+        if (!explain && feed.found() && !back.found() && choice.feedPoints().isEmpty()) {
             // The one that has less room goes first.
             Line backFirst =
-                    line("return", ends.out(), ends.takes(), free, choice, choice.backPoints(), parts, explain);
+                    line("return", ends.out(), ends.takes(), free, choice, choice.backPoints(), parts, false, left);
             Line feedAfter = line(
                     "feed",
                     ends.gives(),
@@ -215,7 +222,8 @@ public record Plumbing(
                     choice,
                     choice.feedPoints(),
                     parts,
-                    explain);
+                    false,
+                    left);
             if (backFirst.found() && feedAfter.found()) {
                 return new Pair(feedAfter, backFirst);
             }
@@ -231,8 +239,10 @@ public record Plumbing(
             Choice choice,
             List<Vector3D> points,
             Parts parts,
-            boolean explain) {
-        return Line.plan(name, from, to, parts, choice.hose(), choice.wish(), space, points, choice.slack(), explain);
+            boolean explain,
+            BooleanSupplier left) {
+        return Line.plan(
+                name, from, to, parts, choice.hose(), choice.wish(), space, points, choice.slack(), explain, left);
     }
 
     private static double paired(Line feed, Line back) {

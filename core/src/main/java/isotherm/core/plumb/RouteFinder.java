@@ -2,7 +2,9 @@ package isotherm.core.plumb;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -11,6 +13,8 @@ import java.util.Optional;
 import java.util.PriorityQueue;
 import java.util.Random;
 import java.util.TreeSet;
+import java.util.concurrent.CancellationException;
+import java.util.function.BooleanSupplier;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /**
@@ -45,12 +49,16 @@ public final class RouteFinder {
     private static final double FARTHEST_SHIFT = 0.22;
     /** It turns by this much at most, rad (default). */
     private static final double GENTLE_TURN = Math.toRadians(40);
+    /** Lines nearer than this are one, m. */
+    private static final double SAME_LINE = 1e-6;
     /** Cosine from which on a fitting points along an axis. */
     private static final double ALONG = 0.35;
-    /** So many boxes are taken away by way of trial. */
-    private static final int MOST_ASKED = 3;
-    /** A trial is given up after this many states: it has to be plain what is in the way. */
-    private static final int MOST_TRIAL_STATES = 40_000;
+    /** So many boxes are named at most. */
+    private static final int MOST_NAMED = 3;
+    /** All trials together are given up after this many states. */
+    private static final int MOST_TRIAL_STATES = 200_000;
+    /** It is asked after so many states whether anybody still waits for the answer. */
+    private static final int ASKED_EVERY = 1000;
 
     /** Corners that are tried for the route with two bends, m from the ends. */
     private static final double[] TWO_BENDS = {0.03, 0.06, 0.1, 0.15, 0.2, 0.3, 0.4};
@@ -70,10 +78,18 @@ public final class RouteFinder {
     private final List<Exit> goals;
     private final List<Vector3D> wayPoints;
     private final int mostStates;
+    private final BooleanSupplier left;
+    private int statesSeen;
     private final double[][] planes;
-    private final Map<Integer, Integer> blockers = new HashMap<>();
-    private final Map<Integer, Boolean> clearTurns = new HashMap<>();
-    private final Map<List<Integer>, Boolean> clearShifts = new HashMap<>();
+    /** Cells that could not be gone to. */
+    private final BitSet blockers = new BitSet();
+    /** What is known of turns: two bits each, whether it is known, and clear. */
+    private final BitSet turns = new BitSet();
+
+    private final Map<Long, Boolean> clearShifts = new HashMap<>();
+    /** Room at each cell, m; NaN where nobody has looked yet. */
+    private final double[] slacks;
+
     private final Vector3D[][] arcs;
     private final List<List<Vector3D>> rails;
 
@@ -102,8 +118,10 @@ public final class RouteFinder {
             List<Exit> starts,
             List<Exit> goals,
             List<Vector3D> wayPoints,
-            int mostStates) {
+            int mostStates,
+            BooleanSupplier left) {
         this.mostStates = mostStates;
+        this.left = left;
         this.space = space;
         this.radius = radius;
         this.starts = starts;
@@ -112,6 +130,8 @@ public final class RouteFinder {
         this.arcs = arcs(radius);
         this.rails = rails();
         this.planes = new double[][] {planes(Vector3D::getX), planes(Vector3D::getY), planes(Vector3D::getZ)};
+        this.slacks = new double[planes[0].length * planes[1].length * planes[2].length];
+        Arrays.fill(slacks, Double.NaN);
     }
 
     /**
@@ -121,7 +141,9 @@ public final class RouteFinder {
      * @param goals ways of leaving the last end
      * @param wayPoints points that it has to pass, in order, m
      * @param explain whether to look for what is in the way when there is no route, which takes some searches more
+     * @param left asked now and then whether nobody waits for the answer any more
      * @return the route, or what is in the way of one
+     * @throws CancellationException when nobody waits any more
      */
     public static Result find(
             Surroundings space,
@@ -129,8 +151,9 @@ public final class RouteFinder {
             List<Exit> starts,
             List<Exit> goals,
             List<Vector3D> wayPoints,
-            boolean explain) {
-        RouteFinder finder = new RouteFinder(space, bendRadius, starts, goals, wayPoints, MOST_STATES);
+            boolean explain,
+            BooleanSupplier left) {
+        RouteFinder finder = new RouteFinder(space, bendRadius, starts, goals, wayPoints, MOST_STATES, left);
         return finder.solve()
                 .orElseGet(() -> new Result(Optional.empty(), -1, -1, explain ? finder.inTheWay() : List.of()));
     }
@@ -191,7 +214,26 @@ public final class RouteFinder {
             }
         }
         wayPoints.forEach(w -> rails.forEach(r -> r.add(w)));
-        return rails;
+        List<List<Vector3D>> once = new ArrayList<>();
+        for (int axis = 0; axis < rails.size(); axis++) {
+            List<Vector3D> lines = new ArrayList<>();
+            for (Vector3D rail : rails.get(axis)) {
+                int along = axis;
+                if (lines.stream().noneMatch(r -> aside(along, r, rail) < SAME_LINE)) {
+                    lines.add(rail);
+                }
+            }
+            once.add(lines);
+        }
+        return once;
+    }
+
+    /** How far two points are apart across an axis, m. */
+    private static double aside(int axis, Vector3D a, Vector3D b) {
+        double x = axis == 0 ? 0 : a.getX() - b.getX();
+        double y = axis == 1 ? 0 : a.getY() - b.getY();
+        double z = axis == 2 ? 0 : a.getZ() - b.getZ();
+        return Math.sqrt(x * x + y * y + z * z);
     }
 
     private static int index(double[] planes, double v) {
@@ -380,7 +422,7 @@ public final class RouteFinder {
             int byRank = Double.compare(a.rank(), b.rank());
             return byRank != 0 ? byRank : Double.compare(b.cost(), a.cost());
         });
-        Map<Integer, double[]> best = new HashMap<>();
+        double[][] best = new double[slacks.length * DIRECTIONS.length][];
         Map<Integer, List<Arrival>> goalCells = new HashMap<>();
         to.forEach(
                 a -> goalCells.computeIfAbsent(a.cell(), c -> new ArrayList<>()).add(a));
@@ -392,10 +434,12 @@ public final class RouteFinder {
                     a.cost()
                 })
                 .toArray(double[][]::new);
-        Map<Integer, Double> slacks = new HashMap<>();
         from.forEach(s -> push(open, best, s));
         int states = 0;
         while (!open.isEmpty() && states++ < mostStates) {
+            if (statesSeen++ % ASKED_EVERY == 0 && left.getAsBoolean()) {
+                throw new CancellationException("Nobody waits for this route any more");
+            }
             State s = open.remove();
             List<Arrival> here = goalCells.get(s.cell());
             if (here != null && here.stream().anyMatch(a -> arrives(s, a))) {
@@ -406,7 +450,7 @@ public final class RouteFinder {
             if (ahead >= 0) {
                 Vector3D p = point(ahead);
                 double length = Vector3D.distance(at, p);
-                if (clearStep(s.cell(), at, ahead, p, length, slacks)) {
+                if (clearStep(s.cell(), at, ahead, p, length)) {
                     double cost = s.cost() + length;
                     push(
                             open,
@@ -416,24 +460,24 @@ public final class RouteFinder {
                                     s.direction(),
                                     Math.min(radius, s.spare() + length),
                                     cost,
-                                    cost + WEIGHT * left(ahead, targets),
+                                    cost + WEIGHT * left(ahead, s.direction(), targets),
                                     s,
                                     false));
                 } else {
-                    blockers.merge(ahead, 1, Integer::sum);
+                    blockers.set(ahead);
                 }
             }
             for (Vector3D rail : rails.get(s.direction() / 2)) {
                 shift(s, at, rail).ifPresent(shifted -> {
-                    double rank = shifted.cost() + WEIGHT * left(shifted.cell(), targets);
+                    double rank = shifted.cost() + WEIGHT * left(shifted.cell(), shifted.direction(), targets);
                     push(open, best, shifted.ranked(rank));
                 });
             }
             if (s.spare() >= radius - 1e-9) {
                 for (int d = 0; d < DIRECTIONS.length; d++) {
-                    if (d / 2 != s.direction() / 2 && clearTurn(s.cell(), at, s.direction(), d, slacks)) {
+                    if (d / 2 != s.direction() / 2 && clearTurn(s.cell(), at, s.direction(), d)) {
                         double cost = s.cost() + BEND_COST;
-                        double rank = cost + WEIGHT * left(s.cell(), targets);
+                        double rank = cost + WEIGHT * left(s.cell(), d, targets);
                         push(open, best, new State(s.cell(), d, -radius, cost, rank, s, true));
                     }
                 }
@@ -447,13 +491,13 @@ public final class RouteFinder {
      * would need a detour for a few centimetres.
      */
     private Optional<State> shift(State s, Vector3D at, Vector3D rail) {
+        double by = aside(s.direction() / 2, at, rail);
+        if (by < SAME_LINE || by > FARTHEST_SHIFT || s.spare() <= 0) {
+            return Optional.empty();
+        }
         Vector3D along = DIRECTIONS[s.direction()];
         Vector3D off = rail.subtract(at);
         Vector3D aside = off.subtract(new Vector3D(off.dotProduct(along), along));
-        double by = aside.getNorm();
-        if (by < 1e-6 || by > FARTHEST_SHIFT) {
-            return Optional.empty();
-        }
         // Two equal arcs with nothing between them, or a gentle angle where there is room for more.
         double turn = Math.min(GENTLE_TURN, 2 * Math.asin(Math.sqrt(Math.min(1, by / (4 * radius)))));
         int axis = s.direction() / 2;
@@ -476,7 +520,7 @@ public final class RouteFinder {
             return Optional.empty();
         }
         boolean clear = clearShifts.computeIfAbsent(
-                List.of(s.cell(), s.direction(), cell(to)),
+                ((long) s.cell() * DIRECTIONS.length + s.direction()) * slacks.length + cell(to),
                 k -> space.clear(RoutePath.of(
                         List.of(
                                 at.subtract(new Vector3D(tangent, along)),
@@ -492,12 +536,13 @@ public final class RouteFinder {
         return Optional.of(new State(cell(to), s.direction(), -tangent, cost, 0, corner, true));
     }
 
-    private void push(PriorityQueue<State> open, Map<Integer, double[]> best, State s) {
-        double[] costs = best.computeIfAbsent(s.cell() * DIRECTIONS.length + s.direction(), k -> {
-            double[] fresh = new double[BUCKETS + 1];
-            Arrays.fill(fresh, Double.POSITIVE_INFINITY);
-            return fresh;
-        });
+    private void push(PriorityQueue<State> open, double[][] best, State s) {
+        int at = s.cell() * DIRECTIONS.length + s.direction();
+        if (best[at] == null) {
+            best[at] = new double[BUCKETS + 1];
+            Arrays.fill(best[at], Double.POSITIVE_INFINITY);
+        }
+        double[] costs = best[at];
         int bucket = (int) Math.max(0, Math.min(BUCKETS, Math.floor((s.spare() + radius) / (2 * radius) * BUCKETS)));
         for (int b = bucket; b <= BUCKETS; b++) {
             if (costs[b] <= s.cost() + 1e-12) {
@@ -508,42 +553,53 @@ public final class RouteFinder {
         open.add(s);
     }
 
-    private double left(int cell, double[][] targets) {
-        Vector3D p = point(cell);
+    /** What a state still costs at least: the way along the axes, and a bend for each axis too far aside for a double bend. */
+    private double left(int cell, int direction, double[][] targets) {
+        double[] p = point(cell).toArray();
         double least = Double.POSITIVE_INFINITY;
         for (double[] t : targets) {
-            least = Math.min(
-                    least, Math.abs(p.getX() - t[0]) + Math.abs(p.getY() - t[1]) + Math.abs(p.getZ() - t[2]) + t[3]);
+            double way = t[p.length];
+            int bends = 0;
+            for (int axis = 0; axis < p.length; axis++) {
+                double off = t[axis] - p[axis];
+                way += Math.abs(off);
+                boolean ahead = direction / 2 == axis && (direction & 1) == (off > 0 ? 0 : 1);
+                if (Math.abs(off) > FARTHEST_SHIFT && !ahead) {
+                    bends++;
+                }
+            }
+            least = Math.min(least, way + bends * BEND_COST);
         }
         return least;
     }
 
-    private double slack(int cell, Vector3D at, Map<Integer, Double> slacks) {
-        Double known = slacks.get(cell);
-        if (known == null) {
-            known = space.slack(at);
-            slacks.put(cell, known);
+    private double slack(int cell, Vector3D at) {
+        if (Double.isNaN(slacks[cell])) {
+            slacks[cell] = space.slack(at);
         }
-        return known;
+        return slacks[cell];
     }
 
-    private boolean clearStep(
-            int cell, Vector3D at, int ahead, Vector3D p, double length, Map<Integer, Double> slacks) {
-        double a = slack(cell, at, slacks);
-        double b = slack(ahead, p, slacks);
+    private boolean clearStep(int cell, Vector3D at, int ahead, Vector3D p, double length) {
+        double a = slack(cell, at);
+        double b = slack(ahead, p);
         if (a < 0 || b < 0) {
             return false;
         }
         return a + b >= length || space.clear(at, p);
     }
 
-    private boolean clearTurn(int cell, Vector3D at, int from, int to, Map<Integer, Double> slacks) {
-        if (slack(cell, at, slacks) >= radius) {
+    private boolean clearTurn(int cell, Vector3D at, int from, int to) {
+        if (slack(cell, at) >= radius) {
             return true;
         }
         int turn = from * DIRECTIONS.length + to;
-        return clearTurns.computeIfAbsent(
-                cell * DIRECTIONS.length * DIRECTIONS.length + turn, k -> clearArc(at, arcs[turn]));
+        int known = 2 * (cell * DIRECTIONS.length * DIRECTIONS.length + turn);
+        if (!turns.get(known)) {
+            turns.set(known);
+            turns.set(known + 1, clearArc(at, arcs[turn]));
+        }
+        return turns.get(known + 1);
     }
 
     private boolean clearArc(Vector3D at, Vector3D[] arc) {
@@ -767,23 +823,54 @@ public final class RouteFinder {
         if (!inPoints.isEmpty()) {
             return inPoints;
         }
+        List<String> opening = new ArrayList<>();
+        int states = 0;
+        for (String name : passable()) {
+            RouteFinder trial = new RouteFinder(
+                    space.without(name), radius, starts, goals, wayPoints, MOST_TRIAL_STATES - states, left);
+            if (trial.solve().isPresent()) {
+                opening.add(name);
+            }
+            states += trial.statesSeen;
+            if (opening.size() == MOST_NAMED || states >= MOST_TRIAL_STATES) {
+                break;
+            }
+        }
+        return opening.isEmpty() ? met().stream().limit(2).toList() : opening;
+    }
+
+    /** Boxes that a flood fill gets past when any one of them is taken away, the shortest way first. */
+    private List<String> passable() {
+        Flood flood = new Flood(new int[] {planes[0].length, planes[1].length, planes[2].length}, this::point, space);
+        List<int[]> stages = new ArrayList<>();
+        stages.add(cells(starts));
+        wayPoints.forEach(w -> stages.add(new int[] {cell(w)}));
+        stages.add(cells(goals));
+        List<Bay.Box> boxes = space.bay().boxes();
+        Map<String, Integer> steps = new HashMap<>();
+        for (int i = 0; i < boxes.size(); i++) {
+            String name = boxes.get(i).name();
+            flood.steps(i, stages).ifPresent(n -> steps.put(name, n));
+        }
+        // Where the flood gets through anyhow only bends are lacking room: then what was run into most comes first.
         List<String> met = met();
-        List<String> opening = met.stream()
-                .limit(MOST_ASKED)
-                .filter(name ->
-                        space.bay().boxes().stream().anyMatch(b -> b.name().equals(name)))
-                .filter(name -> new RouteFinder(
-                                space.without(name), radius, starts, goals, wayPoints, MOST_TRIAL_STATES)
-                        .solve()
-                        .isPresent())
+        Comparator<Map.Entry<String, Integer>> shortest = Map.Entry.comparingByValue();
+        return steps.entrySet().stream()
+                .sorted(shortest.thenComparing(e -> met.contains(e.getKey()) ? met.indexOf(e.getKey()) : met.size()))
+                .map(Map.Entry::getKey)
                 .toList();
-        return opening.isEmpty() ? met.stream().limit(2).toList() : opening;
+    }
+
+    private int[] cells(List<Exit> side) {
+        return side.stream()
+                .mapToInt(e -> cell(axial(e.direction()) >= 0 ? e.at() : stub(e)))
+                .toArray();
     }
 
     /** Names what the search ran into, most often first. */
     private List<String> met() {
         Map<String, Integer> names = new HashMap<>();
-        blockers.forEach((cell, count) -> names.merge(space.nearest(point(cell)), 1, Integer::sum));
+        blockers.stream().forEach(cell -> names.merge(space.nearest(point(cell)), 1, Integer::sum));
         if (names.isEmpty()) {
             for (List<Exit> side : List.of(starts, goals)) {
                 side.forEach(e -> names.merge(space.nearest(e.at()), 1, Integer::sum));

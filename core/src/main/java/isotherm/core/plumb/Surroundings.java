@@ -19,6 +19,10 @@ public final class Surroundings {
     private final Vector3D[] others;
     private final Bay.Box[] boxes;
     private final double[] needed;
+    /** Holes of each box, and how far from its middle a hole's way through the box reaches, m. */
+    private final Bay.Hole[][] holes;
+
+    private final double[][] reaches;
     private final double toOther;
     private final boolean sleeved;
     /** The box round all other hoses: what is far from it is far from them. */
@@ -38,6 +42,8 @@ public final class Surroundings {
                 others.stream().flatMap(o -> o.points(OTHER_STEP).stream()).toArray(Vector3D[]::new);
         this.boxes = bay.boxes().toArray(Bay.Box[]::new);
         this.needed = Arrays.stream(boxes).mapToDouble(this::needed).toArray();
+        this.holes = holes(bay, boxes);
+        this.reaches = reaches(boxes, holes);
         this.toOther = outside + SEPARATOR;
         this.round = round(this.others);
     }
@@ -49,8 +55,26 @@ public final class Surroundings {
         this.others = Stream.concat(Arrays.stream(like.others), more.stream()).toArray(Vector3D[]::new);
         this.boxes = bay.boxes().toArray(Bay.Box[]::new);
         this.needed = Arrays.stream(boxes).mapToDouble(this::needed).toArray();
+        this.holes = holes(bay, boxes);
+        this.reaches = reaches(boxes, holes);
         this.toOther = like.toOther;
         this.round = round(this.others);
+    }
+
+    private static Bay.Hole[][] holes(Bay bay, Bay.Box[] boxes) {
+        return Arrays.stream(boxes)
+                .map(box -> bay.holes().stream()
+                        .filter(h -> box.kind() == Bay.Kind.PANEL && h.panel().equals(box.name()))
+                        .toArray(Bay.Hole[]::new))
+                .toArray(Bay.Hole[][]::new);
+    }
+
+    private static double[][] reaches(Bay.Box[] boxes, Bay.Hole[][] holes) {
+        double[][] reaches = new double[boxes.length][];
+        Arrays.setAll(reaches, i -> Arrays.stream(holes[i])
+                .mapToDouble(h -> reach(h, boxes[i]))
+                .toArray());
+        return reaches;
     }
 
     private static Bay.Box round(Vector3D[] points) {
@@ -100,7 +124,7 @@ public final class Surroundings {
             // The longest of the three distances is never more than the distance itself: most boxes are dismissed by
             // it.
             if (boxes[i].atLeast(p) - needed[i] < least) {
-                least = Math.min(least, slack(p, boxes[i]));
+                least = Math.min(least, slack(p, i));
             }
         }
         if (others.length > 0 && round.distance(p) - toOther < least) {
@@ -112,12 +136,70 @@ public final class Surroundings {
         return least;
     }
 
-    private double slack(Vector3D p, Bay.Box box) {
-        double needed = needed(box);
-        double slack = box.distance(p) - needed;
-        if (slack < 0 && box.kind() == Bay.Kind.PANEL) {
-            for (Bay.Hole hole : bay.holes()) {
-                if (hole.panel().equals(box.name()) && hole.along(p) <= reach(hole, box) + needed) {
+    /** No box, nor anything else. */
+    static final int NOTHING = -1;
+    /** More than one box, or something that cannot be taken away: the bay's edge or another hose. */
+    static final int MORE = -2;
+
+    /**
+     * @param p a point of the centre line, m
+     * @return number of the one box that is too near there, {@link #NOTHING} or {@link #MORE}
+     */
+    int onlyBreaker(Vector3D p) {
+        if (bay.room().within(p) < radius || tooNearToOthers(p)) {
+            return MORE;
+        }
+        int only = NOTHING;
+        for (int i = 0; i < boxes.length; i++) {
+            if (boxes[i].atLeast(p) < needed[i] && slack(p, i) < 0) {
+                if (only != NOTHING) {
+                    return MORE;
+                }
+                only = i;
+            }
+        }
+        return only;
+    }
+
+    /**
+     * Whether the body of a fitting finds its place: it may be as near to what stands round its port as the port itself is, and
+     * touches nothing else.
+     *
+     * @param body its centre line, m
+     * @param widest its largest diameter, m
+     * @param port where the port is, m
+     * @return whether it does
+     */
+    boolean takes(List<Vector3D> body, double widest, Vector3D port) {
+        for (Bay.Box box : boxes) {
+            double needed = Math.min(widest / 2, box.distance(port));
+            for (Vector3D p : body) {
+                if (box.distance(p) < needed - 1e-6 && !inHole(p, box, widest / 2)) {
+                    return false;
+                }
+            }
+        }
+        return true;
+    }
+
+    private boolean inHole(Vector3D p, Bay.Box box, double reach) {
+        return box.kind() == Bay.Kind.PANEL
+                && bay.holes().stream()
+                        .anyMatch(h -> h.panel().equals(box.name()) && h.offAxis(p) + reach <= h.diameter() / 2);
+    }
+
+    private boolean tooNearToOthers(Vector3D p) {
+        return others.length > 0
+                && round.distance(p) < toOther
+                && Arrays.stream(others).anyMatch(o -> Vector3D.distance(p, o) < toOther);
+    }
+
+    private double slack(Vector3D p, int i) {
+        double slack = boxes[i].distance(p) - needed[i];
+        if (slack < 0) {
+            for (int h = 0; h < holes[i].length; h++) {
+                Bay.Hole hole = holes[i][h];
+                if (hole.along(p) <= reaches[i][h] + needed[i]) {
                     slack = Math.max(slack, hole.diameter() / 2 - Bay.Hole.GROMMET - radius - hole.offAxis(p));
                 }
             }
@@ -139,11 +221,11 @@ public final class Surroundings {
     public String nearest(Vector3D p) {
         double least = bay.room().within(p) - radius;
         String name = "the edge of the bay";
-        for (Bay.Box box : boxes) {
-            double slack = slack(p, box);
+        for (int i = 0; i < boxes.length; i++) {
+            double slack = slack(p, i);
             if (slack < least) {
                 least = slack;
-                name = box.name();
+                name = boxes[i].name();
             }
         }
         for (Vector3D o : others) {

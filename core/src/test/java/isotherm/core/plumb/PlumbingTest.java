@@ -1,16 +1,21 @@
 package isotherm.core.plumb;
 
+import static isotherm.core.plumb.Plumbings.BAY;
+import static isotherm.core.plumb.Plumbings.CORE_PORT;
+import static isotherm.core.plumb.Plumbings.PARTS;
+import static isotherm.core.plumb.Plumbings.STAND;
+import static isotherm.core.plumb.Plumbings.at;
+import static isotherm.core.plumb.Plumbings.choice;
+import static isotherm.core.plumb.Plumbings.core;
+import static isotherm.core.plumb.Plumbings.plan;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import isotherm.core.catalogue.PlumbingParts;
-import isotherm.core.exchanger.Construction;
 import isotherm.core.exchanger.Core;
-import isotherm.core.exchanger.CoreDetail;
-import isotherm.core.exchanger.Finish;
 import isotherm.core.exchanger.Ports;
-import isotherm.core.nose.Placement;
 import java.util.List;
+import java.util.concurrent.CancellationException;
 import java.util.stream.Stream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import org.junit.jupiter.api.Test;
@@ -19,66 +24,6 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 /** Takeoff, both hoses and the bill in a bay with room. */
 class PlumbingTest {
-    private static final Parts PARTS = PlumbingParts.shipped();
-    private static final End CORE_PORT = new End(Joint.O_RING_BOSS, "-10", false);
-    private static final Bay BAY = new Bay(
-            new Bay.Box("bay", Bay.Kind.SOLID, new Vector3D(-0.8, 0.15, 0), new Vector3D(0.8, 1, 1.4)),
-            List.of(new Bay.Box(
-                    "engine block", Bay.Kind.SOLID, new Vector3D(-0.25, 0.25, 0.7), new Vector3D(0.3, 0.75, 1.2))),
-            List.of());
-    private static final FilterStand STAND = new FilterStand(
-            "M20x1.5",
-            0.058,
-            0.074,
-            0.024,
-            new Vector3D(-0.4, 0.45, 0.9),
-            Vector3D.MINUS_J,
-            0.25,
-            0,
-            new FilterStand.Filter(0.066, 0.09, 0.076, true, false, true, false),
-            List.of());
-
-    private static Core core(Ports ports, int passes) {
-        return new Core(
-                Construction.STACKED_PLATE,
-                13,
-                0.28,
-                0.05,
-                passes,
-                Finish.BARE,
-                ports,
-                CoreDetail.typical(Construction.STACKED_PLATE));
-    }
-
-    private static Placement at(double x, double y, double z, double tilt) {
-        return new Placement(x, y, z, tilt, false, false, false, List.of());
-    }
-
-    private static Plumbing.Choice choice(HoseType.Family family, List<Accessory> accessories) {
-        return new Plumbing.Choice(
-                PARTS.takeoffs().stream()
-                        .filter(t -> t.number().equals("HP-M20"))
-                        .findFirst()
-                        .orElseThrow(),
-                Math.toRadians(330),
-                PARTS.hoses().stream()
-                        .filter(h -> h.family() == family && h.dash().equals("-10"))
-                        .findFirst()
-                        .orElseThrow(),
-                FittingChain.Wish.JOINTS,
-                List.of(),
-                List.of(),
-                false,
-                Plumbing.FeedPort.LOWER,
-                0.015,
-                false,
-                accessories);
-    }
-
-    private static Plumbing plan(Core core, Plumbing.Choice choice) {
-        return Plumbing.plan(STAND, BAY, core, at(0, 0.4, 0.2, 0), CORE_PORT, choice, PARTS, true);
-    }
-
     @ParameterizedTest
     @EnumSource(HoseType.Family.class)
     void bothHosesFindTheirWayAndKeepTheirDistance(HoseType.Family family) {
@@ -147,7 +92,8 @@ class PlumbingTest {
                 CORE_PORT,
                 choice(HoseType.Family.BRAIDED_RUBBER, List.of()),
                 PARTS,
-                true);
+                true,
+                () -> false);
         assertThat(p.lines()).allSatisfy(l -> {
             assertThat(l.found()).isFalse();
             assertThat(l.inTheWay()).containsExactly("bulkhead");
@@ -156,6 +102,47 @@ class PlumbingTest {
                     .extracting(Surroundings.Trouble::what)
                     .contains("bulkhead");
         });
+    }
+
+    @Test
+    void elbowThatWouldStandInABoxIsNotTaken() {
+        HoseType hose = choice(HoseType.Family.BRAIDED_RUBBER, List.of()).hose();
+        HoseEnd elbow = PARTS.endsFor(hose).stream()
+                .filter(e -> Math.abs(e.angle() - Math.PI / 2) < 1e-9)
+                .findFirst()
+                .orElseThrow();
+        Vector3D port = new Vector3D(0, 0.5, 0.5);
+        List<Vector3D> body = elbow.body(port, Vector3D.PLUS_K, Vector3D.PLUS_I);
+        assertThat(Vector3D.distance(body.get(body.size() - 1), elbow.collar(port, Vector3D.PLUS_K, Vector3D.PLUS_I)))
+                .isLessThan(1e-9);
+        Bay.Box box = new Bay.Box("battery", Bay.Kind.SOLID, new Vector3D(0.03, 0.3, 0.4), new Vector3D(0.3, 0.7, 0.7));
+        Bay bay = new Bay(BAY.room(), List.of(box), List.of());
+        Surroundings space = new Surroundings(bay, hose.outside(), List.of(), false);
+        assertThat(space.takes(body, elbow.widest(), port)).isFalse();
+        assertThat(space.takes(elbow.body(port, Vector3D.PLUS_K, Vector3D.MINUS_I), elbow.widest(), port))
+                .isTrue();
+        Bay.Box beside =
+                new Bay.Box("block", Bay.Kind.SOLID, new Vector3D(-0.3, 0.3, 0.3), new Vector3D(0.3, 0.7, 0.495));
+        Surroundings atEngine =
+                new Surroundings(new Bay(BAY.room(), List.of(beside), List.of()), hose.outside(), List.of(), false);
+        assertThat(atEngine.takes(body, elbow.widest(), port))
+                .as("what stands right at the port does not count")
+                .isTrue();
+    }
+
+    @Test
+    void searchThatNobodyWaitsForIsDropped() {
+        assertThatThrownBy(() -> Plumbing.plan(
+                        STAND,
+                        BAY,
+                        core(Ports.UP, 1),
+                        at(0, 0.4, 0.2, 0),
+                        CORE_PORT,
+                        choice(HoseType.Family.BRAIDED_RUBBER, List.of()),
+                        PARTS,
+                        true,
+                        () -> true))
+                .isInstanceOf(CancellationException.class);
     }
 
     @Test
@@ -168,7 +155,8 @@ class PlumbingTest {
                 new End(Joint.METRIC, "M33x2", false),
                 choice(HoseType.Family.BRAIDED_RUBBER, List.of()),
                 PARTS,
-                true);
+                true,
+                () -> false);
         assertThat(p.feed().toChain()).isEmpty();
         assertThat(p.feed().found()).isFalse();
         assertThat(p.hose(p.feed())).isEmpty();
@@ -220,7 +208,8 @@ class PlumbingTest {
                 new End(Joint.TAPER, "1/2", false),
                 choice(HoseType.Family.BRAIDED_RUBBER, List.of()),
                 PARTS,
-                true);
+                true,
+                () -> false);
         assertThat(p.bill(0, 0).stream()
                         .filter(b -> b.what().contains("PTFE tape"))
                         .mapToDouble(BillLine::quantity))

@@ -28,7 +28,13 @@ class RouteFinderTest {
 
     private static RouteFinder.Result find(Bay bay, RouteFinder.Exit from, RouteFinder.Exit to, Vector3D... by) {
         return RouteFinder.find(
-                new Surroundings(bay, OUTSIDE, List.of(), false), BEND, List.of(from), List.of(to), List.of(by), true);
+                new Surroundings(bay, OUTSIDE, List.of(), false),
+                BEND,
+                List.of(from),
+                List.of(to),
+                List.of(by),
+                true,
+                () -> false);
     }
 
     /** Distance from a box by its own formula: the nearest point of the box, clamped coordinate by coordinate. */
@@ -178,7 +184,8 @@ class RouteFinderTest {
                     List.of(new RouteFinder.Exit(a, known.leaving(), 0)),
                     List.of(new RouteFinder.Exit(b, known.arriving().negate(), 0)),
                     List.of(),
-                    true);
+                    true,
+                    () -> false);
             assertThat(result.path()).as("bay %d/%d", block, k).isPresent();
             RoutePath path = result.path().orElseThrow();
             holds(path, bay, OUTSIDE, BEND);
