@@ -25,6 +25,8 @@ class ArchitectureTest {
             "duty",
             "simulate",
             "plumb",
+            "sheet",
+            "care",
             "fit",
             "compare",
             "catalogue",

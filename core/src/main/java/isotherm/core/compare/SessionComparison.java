@@ -1,15 +1,25 @@
 package isotherm.core.compare;
 
 import isotherm.core.duty.DemandTrace;
+import isotherm.core.duty.Duty;
+import isotherm.core.duty.Weather;
+import isotherm.core.simulate.Car;
+import isotherm.core.simulate.Design;
+import isotherm.core.simulate.Simulator;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.hipparchus.random.Well19937c;
 
 /**
  * Compares two logged sessions of one car on different days: rise over ambient per heat input on the plateau, and the
  * plateau brought to common conditions, with an interval from a block bootstrap over laps.
+ *
+ * <p>A plateau does not follow the air one to one: the coolant's thermostat holds its own temperature, and thinner oil rubs
+ * less. Where the design of the second session is known, the step from its day to the first one's is therefore taken from the
+ * model, which knows such steps far better than it knows levels; otherwise rise is taken as proportional to heat.
  *
  * <p>Source of the bootstrap: Künsch, Annals of Statistics 17 (1989) 1217–1241; laps are the blocks, since within a lap the
  * temperature is correlated and from lap to lap on the plateau it is nearly not.
@@ -44,10 +54,60 @@ public final class SessionComparison {
      * A figure with its interval.
      *
      * @param value the figure
-     * @param low 10 % quantile
-     * @param high 90 % quantile
+     * @param low 5 % quantile
+     * @param high 95 % quantile
      */
     public record Figure(double value, double low, double high) {}
+
+    /**
+     * The step that a plateau takes from one day's conditions to another's.
+     *
+     * @param kelvin the step, K
+     * @param deviation its standard deviation, K
+     */
+    public record Step(double kelvin, double deviation) {
+        /** The model's steps are off by this share of themselves, one standard deviation (default). */
+        private static final double MODEL = 0.2;
+        /** A thermometer in the paddock is off by this, one standard deviation, K (default). */
+        private static final double THERMOMETER = 0.5;
+        /** What differs between two sessions beside air and pace: wind, line, traffic; one standard deviation, K (default). */
+        private static final double SESSION = 0.3;
+
+        /**
+         * By the model: the second session's design under its own conditions, and under the first session's.
+         *
+         * @param car the car
+         * @param design the design of the second session
+         * @param before first session
+         * @param after second session
+         * @param altitude height above sea level, m
+         * @return the step of the second session's plateau to the first one's conditions
+         */
+        public static Step byModel(Car car, Design design, Logged before, Logged after, double altitude) {
+            double heats = mean(plateau(before), true) / mean(plateau(after), true);
+            double own = plateauOf(car, design, after.demand(), after.ambientK(), altitude);
+            double air = plateauOf(car, design, after.demand(), before.ambientK(), altitude);
+            double both = plateauOf(car, design, after.demand().withPower(heats), before.ambientK(), altitude);
+            double days = before.ambientK() - after.ambientK();
+            double perKelvin = days == 0 ? 1 : Math.max(0, Math.min(1, (air - own) / days));
+            double deviation = Math.sqrt(Math.pow(MODEL * (air - own), 2)
+                    + Math.pow(MODEL * (both - air), 2)
+                    + 2 * Math.pow(THERMOMETER * perKelvin, 2)
+                    + 2 * SESSION * SESSION);
+            return new Step(both - own, deviation);
+        }
+
+        private static double plateauOf(Car car, Design design, DemandTrace demand, double ambientK, double altitude) {
+            return Simulator.run(
+                            car,
+                            demand,
+                            new Weather(ambientK, altitude),
+                            design,
+                            Duty.Start.WARM.oilK(),
+                            Duty.Start.WARM.coolantK())
+                    .plateau();
+        }
+    }
 
     /** What the comparison says. */
     public enum Verdict {
@@ -81,16 +141,17 @@ public final class SessionComparison {
             Figure plateauAfter,
             Figure difference) {}
 
-    /** Mean temperature and heat of one lap or block. */
-    private record Lap(double oilK, double heat) {}
+    /** Mean temperature and heat of one lap or block, and its first cell and the one behind its last. */
+    record Lap(double oilK, double heat, int from, int to) {}
 
     /**
      * @param before first session
      * @param after second session
+     * @param step the step of the second session's plateau to the first one's conditions; empty for rise in proportion to heat
      * @param seed the same seed gives the same interval
      * @return figures, intervals and a verdict
      */
-    public static Result compare(Logged before, Logged after, long seed) {
+    public static Result compare(Logged before, Logged after, Optional<Step> step, long seed) {
         List<Lap> a = plateau(before);
         List<Lap> b = plateau(after);
         List<String> unlike = unlike(before, after, a, b);
@@ -103,16 +164,23 @@ public final class SessionComparison {
         Well19937c random = new Well19937c(seed);
         double[][] drawn = new double[5][RESAMPLES];
         for (int i = 0; i < RESAMPLES; i++) {
-            double[] figures = figures(resample(a, random), resample(b, random), before, after, heat, ambient);
+            double[] figures = figures(
+                    resample(a, random),
+                    resample(b, random),
+                    before,
+                    after,
+                    heat,
+                    ambient,
+                    step.map(s -> s.kelvin() + s.deviation() * random.nextGaussian()));
             for (int f = 0; f < 5; f++) {
                 drawn[f][i] = figures[f];
             }
         }
-        double[] nominal = figures(a, b, before, after, heat, ambient);
+        double[] nominal = figures(a, b, before, after, heat, ambient, step.map(Step::kelvin));
         Figure[] f = new Figure[5];
         for (int i = 0; i < 5; i++) {
             Arrays.sort(drawn[i]);
-            f[i] = new Figure(nominal[i], drawn[i][RESAMPLES / 10], drawn[i][RESAMPLES - 1 - RESAMPLES / 10]);
+            f[i] = new Figure(nominal[i], drawn[i][RESAMPLES / 20], drawn[i][RESAMPLES - 1 - RESAMPLES / 20]);
         }
         Verdict verdict = !unlike.isEmpty()
                 ? Verdict.TOO_UNLIKE
@@ -121,11 +189,11 @@ public final class SessionComparison {
     }
 
     private static double[] figures(
-            List<Lap> a, List<Lap> b, Logged before, Logged after, double heat, double ambient) {
+            List<Lap> a, List<Lap> b, Logged before, Logged after, double heat, double ambient, Optional<Double> step) {
         double riseA = (mean(a, false) - before.ambientK()) / mean(a, true);
         double riseB = (mean(b, false) - after.ambientK()) / mean(b, true);
-        double plateauA = ambient + riseA * heat;
-        double plateauB = ambient + riseB * heat;
+        double plateauA = mean(a, false);
+        double plateauB = step.map(s -> mean(b, false) + s).orElse(ambient + riseB * heat);
         return new double[] {riseA * 1e3, riseB * 1e3, plateauA, plateauB, plateauB - plateauA};
     }
 
@@ -145,7 +213,7 @@ public final class SessionComparison {
     }
 
     /** The laps under load whose temperature has levelled out. */
-    private static List<Lap> plateau(Logged session) {
+    static List<Lap> plateau(Logged session) {
         List<Lap> laps = new ArrayList<>();
         DemandTrace d = session.demand();
         List<double[]> spans = new ArrayList<>();
@@ -177,7 +245,7 @@ public final class SessionComparison {
                 }
             }
             if (count > (to - from) / 2) {
-                laps.add(new Lap(oil / count, heat / count));
+                laps.add(new Lap(oil / count, heat / count, from, to));
             }
         }
         if (laps.size() < FEWEST_LAPS) {
@@ -190,6 +258,9 @@ public final class SessionComparison {
         }
         return laps.subList(first, laps.size());
     }
+
+    /** Speeds of two laps of one circuit agree at least so well. */
+    private static final double SAME_CIRCUIT = 0.7;
 
     private static List<String> unlike(Logged before, Logged after, List<Lap> a, List<Lap> b) {
         List<String> reasons = new ArrayList<>();
@@ -204,6 +275,15 @@ public final class SessionComparison {
                     Locale.ROOT,
                     "The pace is too different: the second session put %.0f %% of the first one's heat into the oil.",
                     100 * heats));
+        }
+        Optional<Double> alike =
+                LapProfile.of(before).flatMap(p -> LapProfile.of(after).map(q -> LapProfile.correlation(p, q)));
+        if (alike.isPresent() && alike.get() < SAME_CIRCUIT) {
+            reasons.add(String.format(
+                    Locale.ROOT,
+                    "The laps are not of one circuit: their speeds agree by %.2f only, and %.1f is the least.",
+                    alike.get(),
+                    SAME_CIRCUIT));
         }
         double days = after.ambientK() - before.ambientK();
         if (Math.abs(days) > MOST_AMBIENT_DIFFERENCE) {

@@ -11,8 +11,10 @@ import isotherm.core.fluid.Units;
 import isotherm.core.simulate.Car;
 import isotherm.core.simulate.DemoCars;
 import isotherm.core.simulate.Design;
+import isotherm.core.simulate.Factor;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
@@ -20,17 +22,23 @@ class SessionComparisonTest {
     private static final Car CAR = DemoCars.car();
 
     private static SessionComparison.Logged logged(Design design, double ambientC, double pace, long seed) {
+        return logged(CAR, design, ambientC, pace, seed, 1);
+    }
+
+    /** Driven by a car as it truly is, its heat judged by the car as it is known. */
+    private static SessionComparison.Logged logged(
+            Car truth, Design design, double ambientC, double pace, long seed, double noise) {
         Weather day = new Weather(Units.kelvin(ambientC), 240);
         DemandTrace demand = DemoCars.session(14)
                 .withWeather(day)
                 .demand(CAR.vehicle(), CAR.engine())
                 .withPower(pace);
-        Session s = Simulator.run(CAR, demand, day, design, Duty.Start.WARM.oilK(), Duty.Start.WARM.coolantK());
+        Session s = Simulator.run(truth, demand, day, design, Duty.Start.WARM.oilK(), Duty.Start.WARM.coolantK());
         Random random = new Random(seed);
         double[] oil = new double[demand.cells()];
         double[] heat = new double[demand.cells()];
         for (int i = 0; i < oil.length; i++) {
-            oil[i] = s.oil()[i] + random.nextGaussian();
+            oil[i] = s.oil()[i] + noise * random.nextGaussian();
             heat[i] = CAR.school().oilHeat(CAR.engine(), demand.brakePower()[i], demand.rpm()[i]);
         }
         return new SessionComparison.Logged(demand, oil, heat, day.ambientK());
@@ -39,7 +47,10 @@ class SessionComparisonTest {
     @Test
     void aCoolerIsFoundAcrossTwoDaysNineKelvinApart() {
         SessionComparison.Result r = SessionComparison.compare(
-                logged(Design.NO_COOLER, 31, 1, 1), logged(DemoCars.design(19, Place.GRILLE_AHEAD), 22, 1, 2), 7);
+                logged(Design.NO_COOLER, 31, 1, 1),
+                logged(DemoCars.design(19, Place.GRILLE_AHEAD), 22, 1, 2),
+                Optional.empty(),
+                7);
         assertThat(r.verdict()).isEqualTo(SessionComparison.Verdict.COOLER);
         assertThat(r.difference().value()).isBetween(-70.0, -15.0);
         assertThat(r.riseAfter().value()).isLessThan(r.riseBefore().value());
@@ -48,20 +59,78 @@ class SessionComparisonTest {
 
     @Test
     void twoSessionsOfTheSameCarOnTheSameDayAreNotTold() {
-        SessionComparison.Result r =
-                SessionComparison.compare(logged(Design.NO_COOLER, 30, 1, 1), logged(Design.NO_COOLER, 30, 1, 2), 7);
+        SessionComparison.Result r = SessionComparison.compare(
+                logged(Design.NO_COOLER, 30, 1, 1), logged(Design.NO_COOLER, 30, 1, 2), Optional.empty(), 7);
         assertThat(Math.abs(r.difference().value())).isLessThan(1.0);
         assertThat(r.plateauBefore().value()).isCloseTo(r.plateauAfter().value(), within(1.0));
     }
 
+    /** A hundred pairs of days whose true car, pace and thermometer nobody knows exactly. */
+    private static int[] repeats(Design before, Design after) {
+        int held = 0;
+        int noDifference = 0;
+        for (int seed = 1; seed <= 100; seed++) {
+            Random random = new Random(seed);
+            Car truth = CAR;
+            for (Factor f : Factor.values()) {
+                truth = f.scale(truth, Math.exp(0.08 * random.nextGaussian()));
+            }
+            double[] pace = {1 + 0.02 * random.nextGaussian(), 1 + 0.02 * random.nextGaussian()};
+            SessionComparison.Logged first = logged(truth, before, 31, pace[0], seed, 0.4);
+            SessionComparison.Logged second = logged(truth, after, 22, pace[1], seed + 1000, 0.4);
+            SessionComparison.Logged sameDay = logged(truth, after, 31, pace[0], 1, 0);
+            double known = SessionComparison.compare(
+                            logged(truth, before, 31, pace[0], 1, 0), sameDay, Optional.empty(), 1)
+                    .difference()
+                    .value();
+            SessionComparison.Logged read = new SessionComparison.Logged(
+                    second.demand(), second.oilK(), second.heat(), second.ambientK() + 0.5 * random.nextGaussian());
+            SessionComparison.Result r = SessionComparison.compare(
+                    first, read, Optional.of(SessionComparison.Step.byModel(CAR, after, first, read, 240)), seed);
+            held += r.difference().low() <= known && known <= r.difference().high() ? 1 : 0;
+            noDifference += r.verdict() == SessionComparison.Verdict.NO_DIFFERENCE ? 1 : 0;
+        }
+        return new int[] {held, noDifference};
+    }
+
+    @Test
+    void theTruthLiesInTheStatedIntervalAcrossDaysNineKelvinApart() {
+        int[] counts = repeats(DemoCars.design(10, Place.GRILLE_AHEAD), DemoCars.design(25, Place.GRILLE_AHEAD));
+        assertThat(counts[0]).isGreaterThanOrEqualTo(85);
+        assertThat(counts[1]).as("a real change is seen").isLessThanOrEqualTo(15);
+    }
+
+    @Test
+    void aChangeThatDoesNothingIsCalledNoDifference() {
+        Design same = DemoCars.design(13, Place.GRILLE_AHEAD);
+        int[] counts = repeats(same, same);
+        assertThat(counts[0]).isGreaterThanOrEqualTo(85);
+        assertThat(counts[1]).isGreaterThanOrEqualTo(85);
+    }
+
+    @Test
+    void risesInProportionToHeatCorrectTooMuchForTheDay() {
+        Design same = DemoCars.design(13, Place.GRILLE_AHEAD);
+        SessionComparison.Logged hot = logged(CAR, same, 31, 1, 1, 0.4);
+        SessionComparison.Logged mild = logged(CAR, same, 22, 1, 2, 0.4);
+        double plain = SessionComparison.compare(hot, mild, Optional.empty(), 1)
+                .difference()
+                .value();
+        double modelled = SessionComparison.compare(
+                        hot, mild, Optional.of(SessionComparison.Step.byModel(CAR, same, hot, mild, 240)), 1)
+                .difference()
+                .value();
+        assertThat(Math.abs(modelled)).isLessThan(0.5).isLessThan(Math.abs(plain) / 4);
+    }
+
     @Test
     void sessionsTooUnlikeAreRefusedWithTheReason() {
-        SessionComparison.Result slow =
-                SessionComparison.compare(logged(Design.NO_COOLER, 30, 1, 1), logged(Design.NO_COOLER, 30, 0.35, 2), 7);
+        SessionComparison.Result slow = SessionComparison.compare(
+                logged(Design.NO_COOLER, 30, 1, 1), logged(Design.NO_COOLER, 30, 0.35, 2), Optional.empty(), 7);
         assertThat(slow.verdict()).isEqualTo(SessionComparison.Verdict.TOO_UNLIKE);
         assertThat(slow.words().get(0)).contains("pace");
-        SessionComparison.Result winter =
-                SessionComparison.compare(logged(Design.NO_COOLER, 30, 1, 1), logged(Design.NO_COOLER, 2, 1, 2), 7);
+        SessionComparison.Result winter = SessionComparison.compare(
+                logged(Design.NO_COOLER, 30, 1, 1), logged(Design.NO_COOLER, 2, 1, 2), Optional.empty(), 7);
         assertThat(winter.words().get(0)).contains("days");
     }
 
@@ -71,7 +140,10 @@ class SessionComparisonTest {
         double[] nothing = new double[good.oilK().length];
         java.util.Arrays.fill(nothing, Double.NaN);
         SessionComparison.Result r = SessionComparison.compare(
-                good, new SessionComparison.Logged(good.demand(), nothing, good.heat(), good.ambientK()), 7);
+                good,
+                new SessionComparison.Logged(good.demand(), nothing, good.heat(), good.ambientK()),
+                Optional.empty(),
+                7);
         assertThat(r.verdict()).isEqualTo(SessionComparison.Verdict.TOO_UNLIKE);
         assertThat(r.words()).isNotEmpty();
     }
@@ -80,6 +152,7 @@ class SessionComparisonTest {
     void theSameSeedGivesTheSameInterval() {
         var a = logged(Design.NO_COOLER, 31, 1, 1);
         var b = logged(DemoCars.design(10, Place.GRILLE_AHEAD), 25, 1, 2);
-        assertThat(SessionComparison.compare(a, b, 3)).isEqualTo(SessionComparison.compare(a, b, 3));
+        assertThat(SessionComparison.compare(a, b, Optional.empty(), 3))
+                .isEqualTo(SessionComparison.compare(a, b, Optional.empty(), 3));
     }
 }

@@ -1,0 +1,192 @@
+package isotherm.core.care;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * A car's care book: what was written in it, and what is due by it.
+ *
+ * @param tasks the tasks
+ * @param built when the cooler was built in
+ * @param builtAt odometer then, m; empty when nobody wrote it down
+ * @param entries everything that was written, in the order of the days on which it was
+ */
+public record CareBook(List<Task> tasks, LocalDate built, OptionalDouble builtAt, List<CareEntry> entries) {
+    /** Due soon when less than this share of an interval is left. */
+    private static final double SOON = 0.1;
+
+    /** Defensive copies; entries are put in the order of their days. */
+    public CareBook {
+        tasks = List.copyOf(tasks);
+        entries = entries.stream().sorted(Comparator.comparing(CareEntry::at)).toList();
+    }
+
+    /** How urgent a task is. */
+    public enum Urgency {
+        /** It is time. */
+        DUE,
+        /** Less than a tenth of its interval is left. */
+        SOON,
+        /** Not yet. */
+        LATER,
+        /** It was to be done once, and is. */
+        DONE
+    }
+
+    /**
+     * A task and when it is due.
+     *
+     * @param task the task
+     * @param urgency how urgent it is
+     * @param reason why, in words
+     * @param date when it is due by date; empty when time does not count
+     * @param last the entry that last said that it was done
+     */
+    public record Due(Task task, Urgency urgency, String reason, Optional<LocalDate> date, Optional<CareEntry> last) {}
+
+    /** @return entries that count: neither struck nor strikes */
+    public List<CareEntry> counting() {
+        Set<String> struck = new HashSet<>();
+        entries.stream().filter(e -> e.kind() == CareEntry.Kind.STRUCK).forEach(e -> struck.add(e.on()));
+        return entries.stream()
+                .filter(e -> e.kind() != CareEntry.Kind.STRUCK && !struck.contains(e.id().toString()))
+                .toList();
+    }
+
+    /** @return the highest odometer that was read, m */
+    public OptionalDouble odometer() {
+        return counting().stream()
+                .filter(e -> e.odometer().isPresent())
+                .mapToDouble(e -> e.odometer().getAsDouble())
+                .max();
+    }
+
+    /**
+     * @param today the day
+     * @return every task with when it is due, the most urgent first
+     */
+    public List<Due> due(LocalDate today) {
+        return tasks.stream()
+                .map(t -> due(t, today))
+                .sorted(Comparator.comparing(Due::urgency))
+                .toList();
+    }
+
+    private Due due(Task task, LocalDate today) {
+        List<CareEntry> counting = counting();
+        Optional<CareEntry> last = counting.stream()
+                .filter(e -> e.kind() == CareEntry.Kind.DONE && e.on().equals(task.id()))
+                .reduce((a, b) -> b);
+        if (task.once() && last.isPresent()) {
+            return new Due(task, Urgency.DONE, "done", Optional.empty(), last);
+        }
+        List<Reason> reasons = new ArrayList<>();
+        counting.stream()
+                .filter(e -> e.kind() == CareEntry.Kind.HAPPENED
+                        && task.after().stream().anyMatch(h -> h.name().equals(e.on())))
+                .filter(e -> last.isEmpty() || e.at().isAfter(last.get().at()))
+                .reduce((a, b) -> b)
+                .ifPresent(e -> reasons.add(new Reason(0, words(e.on()) + " on " + day(e.at()))));
+        LocalDate from = last.map(e -> day(e.at())).orElse(built);
+        Optional<LocalDate> date = task.period().map(from::plus);
+        date.ifPresent(d -> {
+            double days = ChronoUnit.DAYS.between(today, d);
+            reasons.add(new Reason(days / ChronoUnit.DAYS.between(from, d), days <= 0 ? "since " + d : "by " + d));
+        });
+        OptionalDouble start = last.isPresent() ? odometerAt(last.get(), counting) : builtAt;
+        OptionalDouble now = odometer();
+        if (task.distance().isPresent() && start.isPresent() && now.isPresent()) {
+            double metres = start.getAsDouble() + task.distance().getAsDouble() - now.getAsDouble();
+            reasons.add(new Reason(
+                    metres / task.distance().getAsDouble(),
+                    String.format(Locale.ROOT, metres <= 0 ? "%.0f km over" : "in %.0f km", Math.abs(metres) / 1e3)));
+        }
+        if (task.hours().isPresent()) {
+            double used = counting.stream()
+                    .filter(e -> last.isEmpty() || e.at().isAfter(last.get().at()))
+                    .mapToDouble(e -> e.oilHours().orElse(0))
+                    .sum();
+            double hours = task.hours().getAsDouble() - used;
+            reasons.add(new Reason(
+                    hours / task.hours().getAsDouble(),
+                    String.format(
+                            Locale.ROOT,
+                            hours <= 0 ? "%.0f h at 100 °C over" : "in %.0f h at 100 °C",
+                            Math.abs(hours))));
+        }
+        double left = reasons.stream().mapToDouble(Reason::left).min().orElse(1);
+        Urgency urgency = left <= 0 ? Urgency.DUE : left < SOON ? Urgency.SOON : Urgency.LATER;
+        // What is due says what made it so; what is not says all that will.
+        String reason = reasons.stream()
+                .filter(r -> left > 0 || r.left() <= 0)
+                .map(Reason::words)
+                .collect(Collectors.joining(", "));
+        return new Due(task, urgency, reason.isEmpty() ? waiting(task) : reason, date, last);
+    }
+
+    /** Something that makes a task due, and what share of its interval is left. */
+    private record Reason(double left, String words) {}
+
+    private static String waiting(Task task) {
+        return task.after().isEmpty()
+                ? "the odometer was not read yet"
+                : "at the next " + words(task.after().get(0).name());
+    }
+
+    /** The odometer at an entry: its own, or the last one read before it. */
+    private static OptionalDouble odometerAt(CareEntry entry, List<CareEntry> counting) {
+        return counting.stream()
+                .filter(e -> !e.at().isAfter(entry.at()) && e.odometer().isPresent())
+                .mapToDouble(e -> e.odometer().getAsDouble())
+                .max();
+    }
+
+    private static String words(String happening) {
+        return happening.toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
+
+    private static LocalDate day(Instant at) {
+        return at.atZone(ZoneOffset.UTC).toLocalDate();
+    }
+
+    /**
+     * @param entry something that is to be written
+     * @return why it cannot be; empty when it can
+     */
+    public Optional<String> refusal(CareEntry entry) {
+        return switch (entry.kind()) {
+            case DONE ->
+                tasks.stream().noneMatch(t -> t.id().equals(entry.on()))
+                        ? Optional.of("There is no such task")
+                        : Optional.empty();
+            case HAPPENED ->
+                List.of(Task.Happening.values()).stream()
+                                .noneMatch(h -> h.name().equals(entry.on()))
+                        ? Optional.of("Nothing of that name happens to cars")
+                        : Optional.empty();
+            case DRIVEN ->
+                entry.odometer().isEmpty() && entry.oilHours().isEmpty()
+                        ? Optional.of("Give the odometer, or the hours of the oil")
+                        : Optional.empty();
+            case OIL_ANALYSIS, DASH, LAPS ->
+                entry.text().isBlank() ? Optional.of("Say what was read") : Optional.empty();
+            case STRUCK ->
+                entry.text().isBlank()
+                        ? Optional.of("Say why the entry does not count")
+                        : counting().stream().noneMatch(e -> e.id().toString().equals(entry.on()))
+                                ? Optional.of("There is no such entry that counts")
+                                : Optional.empty();
+        };
+    }
+}

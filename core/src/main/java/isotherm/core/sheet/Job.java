@@ -1,0 +1,35 @@
+package isotherm.core.sheet;
+
+import isotherm.core.nose.Placement;
+import isotherm.core.plumb.Plumbing;
+import isotherm.core.simulate.Car;
+import isotherm.core.simulate.Design;
+import java.util.Optional;
+
+/**
+ * What is to be built.
+ *
+ * @param car the car
+ * @param design a design with a cooler
+ * @param placement where the core sits, once it is placed
+ * @param plumbing takeoff and hoses, once they are chosen
+ * @param sleeved whether the hoses get a heat sleeve
+ * @param leastCrank gauge pressure that cranking has to show, Pa above ambient
+ */
+public record Job(
+        Car car,
+        Design design,
+        Optional<Placement> placement,
+        Optional<Plumbing> plumbing,
+        boolean sleeved,
+        double leastCrank) {
+    /** Gauge pressure that cranking has to show unless its people say otherwise, Pa (default). */
+    public static final double LEAST_CRANK = 1.4e5;
+
+    /** Checks that there is something to build. */
+    public Job {
+        if (design.cooler().isEmpty()) {
+            throw new IllegalArgumentException("A design without a cooler has nothing to build");
+        }
+    }
+}

@@ -1,0 +1,224 @@
+package isotherm.core.sheet;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * How far a run sheet is worked through, from what was written on it.
+ *
+ * @param sheet the sheet
+ * @param steps every step with what was written on it, in the sheet's order
+ * @param gates every gate
+ * @param off what came off, in the order in which it goes back on: last off, first on
+ * @param alarms what the watch said
+ */
+public record Progress(
+        RunSheet sheet, Map<String, At> steps, Map<Gate, Passage> gates, List<Loose> off, List<Entry> alarms) {
+    /**
+     * A step with what was written on it.
+     *
+     * @param step the step
+     * @param done the entry that says that it is done
+     * @param reading the reading that counts
+     * @param timer when its timer was last started
+     * @param notes notes and pictures, oldest first
+     */
+    public record At(
+            Step step, Optional<Entry> done, Optional<Entry> reading, Optional<Entry> timer, List<Entry> notes) {
+        /** @return why it may not be called done with its reading; empty when it may */
+        public Optional<String> reluctance() {
+            return step.reading().flatMap(wanted -> {
+                if (reading.isEmpty()) {
+                    return wanted.needed()
+                            ? Optional.of("The " + wanted.name() + " has to be read first")
+                            : Optional.empty();
+                }
+                double value = reading.get().value().orElse(Double.NaN);
+                return wanted.allows(value)
+                        ? Optional.empty()
+                        : Optional.of("The " + wanted.name() + " that was read does not allow it");
+            });
+        }
+    }
+
+    /**
+     * A gate.
+     *
+     * @param open whether the work may go on past it
+     * @param missing ids of the steps that it waits for
+     * @param override the entry that overrides it
+     */
+    public record Passage(boolean open, List<String> missing, Optional<Entry> override) {}
+
+    /**
+     * Something that came off.
+     *
+     * @param off the entry that says so
+     * @param back the entry that says that it is back on
+     */
+    public record Loose(Entry off, Optional<Entry> back) {}
+
+    /**
+     * @param sheet a sheet
+     * @param entries what was written on it, oldest first
+     * @return how far it is
+     */
+    public static Progress of(RunSheet sheet, List<Entry> entries) {
+        Map<String, Entry> done = new LinkedHashMap<>();
+        Map<String, Entry> readings = new LinkedHashMap<>();
+        Map<String, Entry> timers = new LinkedHashMap<>();
+        Map<String, List<Entry>> notes = new LinkedHashMap<>();
+        Map<String, Entry> overrides = new LinkedHashMap<>();
+        Map<String, Entry> off = new LinkedHashMap<>();
+        Map<String, Entry> back = new LinkedHashMap<>();
+        List<Entry> alarms = new ArrayList<>();
+        for (Entry e : entries) {
+            switch (e.kind()) {
+                case DONE -> done.put(e.on(), e);
+                case NOT_DONE -> done.remove(e.on());
+                case READING, LIVE_READING -> readings.put(e.on(), e);
+                case TIMER -> timers.put(e.on(), e);
+                case NOTE, PICTURE ->
+                    notes.computeIfAbsent(e.on(), k -> new ArrayList<>()).add(e);
+                case OVERRIDE -> overrides.put(e.on(), e);
+                case OFF -> off.put(e.id().toString(), e);
+                case NOT_OFF -> off.remove(e.on());
+                case BACK_ON -> back.put(e.on(), e);
+                default -> alarms.add(e);
+            }
+        }
+        Map<String, At> steps = new LinkedHashMap<>();
+        for (Step s : sheet.steps()) {
+            steps.put(
+                    s.id(),
+                    new At(
+                            s,
+                            Optional.ofNullable(done.get(s.id())),
+                            Optional.ofNullable(readings.get(s.id())),
+                            Optional.ofNullable(timers.get(s.id())),
+                            List.copyOf(notes.getOrDefault(s.id(), List.of()))));
+        }
+        Map<Gate, Passage> gates = new LinkedHashMap<>();
+        for (Gate g : Gate.values()) {
+            List<String> missing = g.needs().stream()
+                    .filter(steps::containsKey)
+                    .filter(id -> steps.get(id).done().isEmpty()
+                            || steps.get(id).reluctance().isPresent())
+                    .toList();
+            Optional<Entry> override = Optional.ofNullable(overrides.get(g.name()));
+            gates.put(g, new Passage(missing.isEmpty() || override.isPresent(), missing, override));
+        }
+        List<Loose> loose = off.values().stream()
+                .map(e -> new Loose(e, Optional.ofNullable(back.get(e.id().toString()))))
+                .collect(Collectors.toCollection(ArrayList::new));
+        Collections.reverse(loose);
+        return new Progress(
+                sheet,
+                Collections.unmodifiableMap(steps),
+                Collections.unmodifiableMap(gates),
+                List.copyOf(loose),
+                List.copyOf(alarms));
+    }
+
+    /** @return the first step that is not done; empty when all are */
+    public Optional<Step> next() {
+        return steps.values().stream()
+                .filter(a -> a.done().isEmpty())
+                .map(At::step)
+                .findFirst();
+    }
+
+    /**
+     * @param entry something that is to be written on the sheet
+     * @return why it cannot be; empty when it can
+     */
+    public Optional<String> refusal(Entry entry) {
+        return switch (entry.kind()) {
+            case DONE ->
+                ofStep(entry)
+                        .or(() -> shut(entry.on()))
+                        .or(() -> steps.get(entry.on()).reluctance())
+                        .or(() -> entry.on().equals(RunSheet.REFIT_LIST) ? stillOff() : Optional.empty());
+            case NOT_DONE, TIMER, PICTURE -> ofStep(entry);
+            case NOTE -> ofStep(entry).or(() -> wordless(entry, "A note needs words"));
+            case READING, LIVE_READING ->
+                ofStep(entry)
+                        .or(() -> steps.get(entry.on()).step().reading().isEmpty()
+                                        || entry.value().isEmpty()
+                                ? Optional.of("A reading needs a step that asks for one, and a figure")
+                                : Optional.empty());
+            case OVERRIDE ->
+                gates.keySet().stream().noneMatch(g -> g.name().equals(entry.on()))
+                        ? Optional.of("There is no such gate on this sheet")
+                        : wordless(entry, "Say why this gate is passed all the same");
+            case OFF -> wordless(entry, "Say what came off");
+            case BACK_ON, NOT_OFF ->
+                off.stream().noneMatch(l -> l.off().id().toString().equals(entry.on()))
+                        ? Optional.of("This is not on the list of what came off")
+                        : Optional.empty();
+            case ALARM -> wordless(entry, "An alarm says what is wrong");
+        };
+    }
+
+    /**
+     * What a logger can fill in: readings that a step needs, that the work has come to, and that let it go on.
+     *
+     * @param sample what the gauges show
+     * @return values in SI units by the id of their step
+     */
+    public Map<String, Double> readable(Sample sample) {
+        Map<String, Double> readable = new LinkedHashMap<>();
+        double rpm = sample.get(Channel.RPM).orElse(0);
+        for (At a : steps.values()) {
+            boolean wanted = a.step().reading().filter(Step.Reading::needed).isPresent()
+                    && a.done().isEmpty()
+                    && a.reading().isEmpty()
+                    && a.step().behind().map(g -> gates.get(g).open()).orElse(true);
+            boolean turning =
+                    a.step().id().equals(RunSheet.CRANK) ? rpm > 50 && rpm < Watch.RUNNING : rpm >= Watch.RUNNING;
+            if (wanted && turning) {
+                Step.Reading reading = a.step().reading().get();
+                reading.channel()
+                        .map(sample::get)
+                        .filter(v -> v.isPresent() && reading.allows(v.getAsDouble()))
+                        .ifPresent(v -> readable.put(a.step().id(), v.getAsDouble()));
+            }
+        }
+        return readable;
+    }
+
+    private Optional<String> ofStep(Entry entry) {
+        return steps.containsKey(entry.on()) ? Optional.empty() : Optional.of("There is no such step on this sheet");
+    }
+
+    private static Optional<String> wordless(Entry entry, String otherwise) {
+        return entry.text().isBlank() ? Optional.of(otherwise) : Optional.empty();
+    }
+
+    private Optional<String> shut(String step) {
+        return steps.get(step)
+                .step()
+                .behind()
+                .filter(g -> !gates.get(g).open())
+                .map(g -> g.words()
+                        + ": first "
+                        + gates.get(g).missing().stream()
+                                .map(id -> "“" + steps.get(id).step().what() + "”")
+                                .collect(Collectors.joining(" and ")));
+    }
+
+    private Optional<String> stillOff() {
+        Set<String> names = off.stream()
+                .filter(l -> l.back().isEmpty())
+                .map(l -> l.off().text())
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+        return names.isEmpty() ? Optional.empty() : Optional.of("Still off: " + String.join(", ", names));
+    }
+}

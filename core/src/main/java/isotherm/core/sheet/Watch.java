@@ -1,0 +1,259 @@
+package isotherm.core.sheet;
+
+import isotherm.core.fluid.Units;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.Set;
+
+/**
+ * Watches the gauges while the engine is tried out, and says what is wrong. It is fed one sample after the other and is not
+ * safe for use by several threads. It helps the eyes at the gauge and does not replace them.
+ */
+public final class Watch {
+    /** An engine that turns faster than this runs by itself, 1/min. */
+    static final double RUNNING = 400;
+    /** Pressure is expected this long after the engine runs, s. */
+    private static final double GRACE = 5;
+    /** Below this there is no pressure at all, Pa. */
+    private static final double NO_PRESSURE = 0.3e5;
+    /** What a fault has to last before it is told, s. */
+    private static final double LASTING = 5;
+    /** The first stretch of running sets what this gauge shows against the model, s. */
+    private static final double LEARNING = 20;
+    /** Share of that below which pressure falls away (default). */
+    private static final double FALLING = 0.75;
+    /** A channel that shows nothing for this long is lost, s. */
+    private static final double LOST = 10;
+    /** Oil has to be this much hotter than what opens the thermostat, K (default). */
+    private static final double OPEN_MARGIN = 2;
+    /** The core has this long to get warm then, s (default). */
+    private static final double WARM_UP = 75;
+    /** Share of the oil's rise over the air that the far end shows when oil flows through all of the core (default). */
+    private static final double FAR_SHARE = 0.5;
+    /** Share of it that returns when any oil flows (default). */
+    private static final double FLOW_SHARE = 0.3;
+    /** Hotter than a thermostat and a fan let it become, K (default). */
+    private static final double COOLANT_HOT = Units.kelvin(108);
+    /** Values are averaged over this, s. */
+    private static final double AVERAGED = 8;
+
+    /** What can be wrong. */
+    public enum Fault {
+        /** There is no oil pressure. */
+        NO_PRESSURE(true),
+        /** Oil pressure falls away from where it was. */
+        PRESSURE_FALLS(true),
+        /** The thermostat does not open. */
+        THERMOSTAT_SHUT(true),
+        /** Nothing flows through the core. */
+        NO_FLOW(true),
+        /** The coolant gets too hot. */
+        COOLANT_HOT(true),
+        /** A sensor shows nothing any more. */
+        SENSOR_LOST(false);
+
+        private final boolean stop;
+
+        Fault(boolean stop) {
+            this.stop = stop;
+        }
+
+        /** @return whether the engine is to be stopped at once */
+        public boolean stop() {
+            return stop;
+        }
+    }
+
+    /**
+     * Something that is wrong.
+     *
+     * @param time when it was noticed, on the logger's clock, s
+     * @param fault what it is
+     * @param stop whether the engine is to be stopped at once
+     * @param words that in words, with what to do
+     */
+    public record Alarm(double time, Fault fault, boolean stop, String words) {}
+
+    private final Expectation expected;
+    private final Map<Channel, Deque<double[]>> recent = new EnumMap<>(Channel.class);
+    private final Map<Channel, Double> seen = new EnumMap<>(Channel.class);
+    private final Map<Fault, Double> since = new EnumMap<>(Fault.class);
+    private final Set<Fault> told = EnumSet.noneOf(Fault.class);
+    private final Set<Channel> lost = EnumSet.noneOf(Channel.class);
+    private double runningSince = Double.NaN;
+    private double ratioSum;
+    private int ratios;
+
+    /** @param expected what the gauges should show */
+    public Watch(Expectation expected) {
+        this.expected = expected;
+    }
+
+    /**
+     * @param sample what the gauges show now; later than the one before
+     * @return what is newly wrong
+     */
+    public List<Alarm> take(Sample sample) {
+        sample.values().forEach((c, v) -> {
+            Deque<double[]> values = recent.computeIfAbsent(c, k -> new ArrayDeque<>());
+            values.add(new double[] {sample.time(), v});
+            while (values.size() > 1 && values.peek()[0] < sample.time() - AVERAGED) {
+                values.remove();
+            }
+            seen.put(c, sample.time());
+        });
+        List<Alarm> alarms = new ArrayList<>();
+        lostChannels(sample, alarms);
+        OptionalDouble rpm = sample.get(Channel.RPM);
+        if (rpm.isEmpty() || rpm.getAsDouble() < RUNNING) {
+            runningSince = Double.NaN;
+            since.clear();
+            ratios = 0;
+            ratioSum = 0;
+            // A new start is watched anew.
+            told.clear();
+            return alarms;
+        }
+        if (Double.isNaN(runningSince)) {
+            runningSince = sample.time();
+        }
+        double running = sample.time() - runningSince;
+        pressure(sample, rpm.getAsDouble(), running, alarms);
+        core(sample, alarms);
+        OptionalDouble coolant = mean(Channel.COOLANT, sample);
+        notice(
+                sample,
+                Fault.COOLANT_HOT,
+                coolant.isPresent() && coolant.getAsDouble() > COOLANT_HOT,
+                LASTING,
+                () -> String.format(
+                        Locale.ROOT,
+                        "Stop the engine: the coolant is at %.0f °C. The fan does not run, or air stands in the coolant.",
+                        Units.celsius(coolant.orElse(Double.NaN))),
+                alarms);
+        return alarms;
+    }
+
+    private void pressure(Sample sample, double rpm, double running, List<Alarm> alarms) {
+        OptionalDouble shown = mean(Channel.OIL_PRESSURE, sample);
+        notice(
+                sample,
+                Fault.NO_PRESSURE,
+                running > GRACE && shown.isPresent() && shown.getAsDouble() < NO_PRESSURE,
+                1,
+                () -> "Stop the engine at once: there is no oil pressure.",
+                alarms);
+        OptionalDouble oil = mean(Channel.OIL, sample);
+        if (shown.isEmpty() || oil.isEmpty() || running < GRACE) {
+            return;
+        }
+        double ratio = shown.getAsDouble() / expected.pressure().applyAsDouble(rpm, oil.getAsDouble());
+        if (running < GRACE + LEARNING || ratios == 0) {
+            // Gauges and engines differ from the model: what counts is that it falls away from where it was.
+            ratioSum += ratio;
+            ratios++;
+            return;
+        }
+        double usual = ratioSum / ratios;
+        notice(
+                sample,
+                Fault.PRESSURE_FALLS,
+                ratio < FALLING * usual,
+                LASTING,
+                () -> String.format(
+                        Locale.ROOT,
+                        "Stop the engine at once: oil pressure has fallen to %.1f bar, where %.1f bar are usual now. Look for a leak, then at the level.",
+                        shown.getAsDouble() / 1e5,
+                        shown.getAsDouble() / ratio * usual / 1e5),
+                alarms);
+    }
+
+    private void core(Sample sample, List<Alarm> alarms) {
+        OptionalDouble oil = mean(Channel.OIL, sample);
+        OptionalDouble air = mean(Channel.AMBIENT, sample);
+        OptionalDouble far = mean(Channel.CORE_FAR, sample);
+        OptionalDouble back = mean(Channel.OIL_RETURN, sample);
+        boolean due = oil.isPresent()
+                && air.isPresent()
+                && far.isPresent()
+                && back.isPresent()
+                && oil.getAsDouble() > expected.throughCoreFrom() + OPEN_MARGIN;
+        double rise = due ? oil.getAsDouble() - air.getAsDouble() : 0;
+        boolean cold = due && far.getAsDouble() < air.getAsDouble() + FAR_SHARE * rise;
+        boolean flows = due && back.getAsDouble() > air.getAsDouble() + FLOW_SHARE * rise;
+        notice(
+                sample,
+                Fault.THERMOSTAT_SHUT,
+                cold && flows && expected.hasThermostat(),
+                WARM_UP,
+                () -> String.format(
+                        Locale.ROOT,
+                        "Stop the engine: the thermostat does not open. The oil is at %.0f °C, it should open at %.0f °C, and the far end of the core is at %.0f °C: only its bleed passes.",
+                        Units.celsius(oil.getAsDouble()),
+                        Units.celsius(expected.throughCoreFrom()),
+                        Units.celsius(far.getAsDouble())),
+                alarms);
+        notice(
+                sample,
+                Fault.NO_FLOW,
+                cold && !(flows && expected.hasThermostat()),
+                WARM_UP,
+                () -> String.format(
+                        Locale.ROOT,
+                        "Stop the engine: nothing flows through the core. Oil at %.0f °C, far end of the core at %.0f °C: air stands in it, or a hose is shut. Let it cool, then fill core and hoses again.",
+                        Units.celsius(oil.getAsDouble()),
+                        Units.celsius(far.getAsDouble())),
+                alarms);
+    }
+
+    private void lostChannels(Sample sample, List<Alarm> alarms) {
+        seen.forEach((c, last) -> {
+            if (sample.time() - last <= LOST) {
+                lost.remove(c);
+            } else if (lost.add(c)) {
+                boolean stop = c == Channel.OIL_PRESSURE && !Double.isNaN(runningSince);
+                alarms.add(new Alarm(
+                        sample.time(),
+                        Fault.SENSOR_LOST,
+                        stop,
+                        stop
+                                ? "Stop the engine: the oil pressure shows nothing any more, and without it nobody knows."
+                                : "The " + c.words()
+                                        + " shows nothing any more: look at its plug, and read it by hand."));
+            }
+        });
+    }
+
+    private interface Words {
+        String say();
+    }
+
+    private void notice(Sample sample, Fault fault, boolean there, double lasting, Words words, List<Alarm> alarms) {
+        if (!there) {
+            since.remove(fault);
+            return;
+        }
+        double from = since.computeIfAbsent(fault, f -> sample.time());
+        if (sample.time() - from >= lasting && told.add(fault)) {
+            alarms.add(new Alarm(sample.time(), fault, fault.stop(), words.say()));
+        }
+    }
+
+    /** Mean over the last seconds; empty where the channel shows nothing now. */
+    private OptionalDouble mean(Channel channel, Sample sample) {
+        Deque<double[]> values = recent.get(channel);
+        return values == null
+                ? OptionalDouble.empty()
+                : values.stream()
+                        .filter(v -> v[0] >= sample.time() - AVERAGED)
+                        .mapToDouble(v -> v[1])
+                        .average();
+    }
+}

@@ -1,0 +1,161 @@
+package isotherm.core.care;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+
+/** What is due, by date, distance, hours and events, after what was written. */
+class CareBookTest {
+    private static final LocalDate BUILT = LocalDate.of(2026, 3, 1);
+    private static final double START = 84_000e3;
+
+    private final List<CareEntry> entries = new ArrayList<>();
+
+    private CareEntry write(
+            CareEntry.Kind kind, String on, LocalDate day, OptionalDouble odometer, OptionalDouble hours, String text) {
+        Instant at = day.atTime(12, 0).toInstant(ZoneOffset.UTC);
+        CareEntry e = new CareEntry(UUID.randomUUID(), at, "Ada", kind, on, odometer, hours, text);
+        entries.add(e);
+        return e;
+    }
+
+    private CareEntry done(String task, LocalDate day) {
+        return write(CareEntry.Kind.DONE, task, day, OptionalDouble.empty(), OptionalDouble.empty(), "");
+    }
+
+    private void happened(Task.Happening what, LocalDate day) {
+        write(CareEntry.Kind.HAPPENED, what.name(), day, OptionalDouble.empty(), OptionalDouble.empty(), "");
+    }
+
+    private void driven(double odometer, double hours, LocalDate day) {
+        write(CareEntry.Kind.DRIVEN, "", day, OptionalDouble.of(odometer), OptionalDouble.of(hours), "");
+    }
+
+    private CareBook book() {
+        return new CareBook(CarePlan.tasks(6.3e-3, 0.8e-3, Optional.of(6)), BUILT, OptionalDouble.of(START), entries);
+    }
+
+    private CareBook.Due due(String task, LocalDate today) {
+        return book().due(today).stream()
+                .filter(d -> d.task().id().equals(task))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void theFirstDriveMakesTheJointsDueUntilTheyWereLookedAt() {
+        assertThat(due("joints", BUILT).urgency()).isEqualTo(CareBook.Urgency.LATER);
+        happened(Task.Happening.FIRST_DRIVE, BUILT.plusDays(2));
+        assertThat(due("joints", BUILT.plusDays(2)).urgency()).isEqualTo(CareBook.Urgency.DUE);
+        assertThat(due("joints", BUILT.plusDays(2)).reason()).contains("first drive on 2026-03-03");
+        done("joints", BUILT.plusDays(3));
+        assertThat(due("joints", BUILT.plusDays(3)).urgency()).isEqualTo(CareBook.Urgency.LATER);
+        assertThat(due("joints", BUILT.plusDays(3)).date()).hasValue(LocalDate.of(2027, 3, 4));
+    }
+
+    @Test
+    void everyFilterChangeAsksForTheCentreBolt() {
+        assertThat(due("centre-bolt", BUILT.plusYears(9)).urgency())
+                .as("time alone does not")
+                .isEqualTo(CareBook.Urgency.LATER);
+        happened(Task.Happening.FILTER_CHANGE, BUILT.plusDays(10));
+        assertThat(due("centre-bolt", BUILT.plusDays(10)).urgency()).isEqualTo(CareBook.Urgency.DUE);
+        done("centre-bolt", BUILT.plusDays(11));
+        happened(Task.Happening.FILTER_CHANGE, BUILT.plusDays(200));
+        assertThat(due("centre-bolt", BUILT.plusDays(200)).urgency()).isEqualTo(CareBook.Urgency.DUE);
+    }
+
+    @Test
+    void fiveHundredKilometresAreLookedAtOnce() {
+        driven(START + 300e3, 3, BUILT.plusDays(5));
+        assertThat(due("joints-500", BUILT.plusDays(5)).urgency()).isEqualTo(CareBook.Urgency.LATER);
+        assertThat(due("joints-500", BUILT.plusDays(5)).reason()).isEqualTo("in 200 km");
+        driven(START + 470e3, 1, BUILT.plusDays(6));
+        assertThat(due("joints-500", BUILT.plusDays(6)).urgency()).isEqualTo(CareBook.Urgency.SOON);
+        driven(START + 560e3, 1, BUILT.plusDays(7));
+        assertThat(due("joints-500", BUILT.plusDays(7)).reason()).isEqualTo("60 km over");
+        done("joints-500", BUILT.plusDays(8));
+        driven(START + 9000e3, 1, BUILT.plusDays(90));
+        assertThat(due("joints-500", BUILT.plusDays(90)).urgency()).isEqualTo(CareBook.Urgency.DONE);
+    }
+
+    @Test
+    void oilIsDueByWhateverComesFirst() {
+        driven(START + 1000e3, 120, BUILT.plusDays(30));
+        assertThat(due("oil", BUILT.plusDays(30)).urgency()).isEqualTo(CareBook.Urgency.LATER);
+        driven(START + 1200e3, 85, BUILT.plusDays(40));
+        assertThat(due("oil", BUILT.plusDays(40)).urgency()).as("hours").isEqualTo(CareBook.Urgency.DUE);
+        done("oil", BUILT.plusDays(41));
+        assertThat(due("oil", BUILT.plusDays(41)).reason()).contains("in 200 h at 100 °C");
+        driven(START + 11_300e3, 10, BUILT.plusDays(100));
+        assertThat(due("oil", BUILT.plusDays(100)).urgency()).as("distance").isEqualTo(CareBook.Urgency.DUE);
+        done("oil", BUILT.plusDays(101));
+        assertThat(due("oil", BUILT.plusDays(101 + 366)).urgency()).as("time").isEqualTo(CareBook.Urgency.DUE);
+    }
+
+    @Test
+    void aStruckEntryDoesNotCountAndIsNotGone() {
+        happened(Task.Happening.FIRST_DRIVE, BUILT.plusDays(1));
+        CareEntry mistaken = done("joints", BUILT.plusDays(2));
+        assertThat(due("joints", BUILT.plusDays(2)).urgency()).isEqualTo(CareBook.Urgency.LATER);
+        write(
+                CareEntry.Kind.STRUCK,
+                mistaken.id().toString(),
+                BUILT.plusDays(3),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                "that was the other car");
+        assertThat(due("joints", BUILT.plusDays(3)).urgency()).isEqualTo(CareBook.Urgency.DUE);
+        assertThat(book().entries()).contains(mistaken);
+    }
+
+    @Test
+    void theMostUrgentComesFirstAndTheOilNamesTheCoolersShare() {
+        happened(Task.Happening.HARD_DAY, BUILT.plusDays(1));
+        List<CareBook.Due> all = book().due(BUILT.plusDays(1));
+        assertThat(all).isSortedAccordingTo((a, b) -> a.urgency().compareTo(b.urgency()));
+        assertThat(all.get(0).task().id()).isIn("chafe", "fins");
+        assertThat(due("oil", BUILT).task().what()).contains("6.30 L", "0.80 L are the cooler's");
+        assertThat(due("hoses", BUILT).date()).hasValue(BUILT.plusYears(6));
+    }
+
+    @Test
+    void whatCannotBeWrittenSaysWhy() {
+        OptionalDouble none = OptionalDouble.empty();
+        for (CareEntry.Kind kind : CareEntry.Kind.values()) {
+            CareEntry bad = new CareEntry(UUID.randomUUID(), Instant.EPOCH, "Ada", kind, "nothing", none, none, "");
+            assertThat(book().refusal(bad)).as(kind.name()).isPresent();
+        }
+        assertThat(book().refusal(new CareEntry(
+                        UUID.randomUUID(),
+                        Instant.EPOCH,
+                        "Ada",
+                        CareEntry.Kind.DRIVEN,
+                        "",
+                        OptionalDouble.of(START),
+                        none,
+                        "")))
+                .isEmpty();
+    }
+
+    @Test
+    void anHourAt110CountsTwiceAndOneAt90Half() {
+        double[] hour = new double[3600];
+        for (double[] pair : new double[][] {{373.15, 1}, {383.15, 2}, {363.15, 0.5}, {393.15, 4}}) {
+            Arrays.fill(hour, pair[0]);
+            assertThat(OilLife.hours(hour, 1)).isEqualTo(pair[1], within(1e-9));
+        }
+        hour[0] = Double.NaN;
+        assertThat(OilLife.hours(hour, 1)).isLessThan(4);
+    }
+}

@@ -1,0 +1,146 @@
+package isotherm.core.sheet;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import isotherm.core.airflow.Place;
+import isotherm.core.simulate.DemoCars;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+
+/** What was written on a sheet decides what may be done next. */
+class ProgressTest {
+    private static final RunSheet SHEET = RunSheet.of(new Job(
+            DemoCars.car(),
+            DemoCars.design(13, Place.GRILLE_AHEAD),
+            Optional.empty(),
+            Optional.empty(),
+            false,
+            Job.LEAST_CRANK));
+
+    private final List<Entry> entries = new ArrayList<>();
+
+    private static Entry entry(Entry.Kind kind, String on, OptionalDouble value, String text) {
+        return new Entry(UUID.randomUUID(), Instant.EPOCH, "Ada", kind, on, value, text);
+    }
+
+    private Entry write(Entry.Kind kind, String on, String text) {
+        Entry e = entry(kind, on, OptionalDouble.empty(), text);
+        entries.add(e);
+        return e;
+    }
+
+    private void read(String on, double value) {
+        entries.add(entry(Entry.Kind.READING, on, OptionalDouble.of(value), ""));
+    }
+
+    private Progress progress() {
+        return Progress.of(SHEET, entries);
+    }
+
+    private Optional<String> refusal(Entry.Kind kind, String on, String text) {
+        return progress().refusal(entry(kind, on, OptionalDouble.empty(), text));
+    }
+
+    private void crankShows(double pascal) {
+        read(RunSheet.CRANK, pascal);
+        write(Entry.Kind.DONE, RunSheet.CRANK, "");
+        write(Entry.Kind.DONE, RunSheet.CRANK_LEAK, "");
+    }
+
+    @Test
+    void noStartBeforeCrankingShowedPressureAndNoLeak() {
+        assertThat(refusal(Entry.Kind.DONE, "first-idle", ""))
+                .hasValueSatisfying(w ->
+                        assertThat(w).startsWith("No start yet").contains("crank, ten seconds", "Look at every joint"));
+        assertThat(refusal(Entry.Kind.DONE, RunSheet.CRANK, ""))
+                .hasValueSatisfying(w -> assertThat(w).contains("has to be read first"));
+        read(RunSheet.CRANK, 0.9e5);
+        assertThat(refusal(Entry.Kind.DONE, RunSheet.CRANK, ""))
+                .hasValueSatisfying(w -> assertThat(w).contains("does not allow it"));
+        read(RunSheet.CRANK, 1.5e5);
+        assertThat(refusal(Entry.Kind.DONE, RunSheet.CRANK, "")).isEmpty();
+        write(Entry.Kind.DONE, RunSheet.CRANK, "");
+        assertThat(refusal(Entry.Kind.DONE, "first-idle", "")).isPresent();
+        write(Entry.Kind.DONE, RunSheet.CRANK_LEAK, "");
+        assertThat(refusal(Entry.Kind.DONE, "first-idle", "")).isEmpty();
+    }
+
+    @Test
+    void aReadingThatIsCorrectedAfterwardsShutsTheGateAgain() {
+        crankShows(2e5);
+        assertThat(progress().gates().get(Gate.START).open()).isTrue();
+        read(RunSheet.CRANK, 0.4e5);
+        assertThat(progress().gates().get(Gate.START).missing()).containsExactly(RunSheet.CRANK);
+    }
+
+    @Test
+    void noBumperBeforeTheWarmLeakCheckAfterTheThermostatOpened() {
+        crankShows(2e5);
+        assertThat(refusal(Entry.Kind.DONE, RunSheet.REFIT_LIST, ""))
+                .hasValueSatisfying(w -> assertThat(w).startsWith("No bumper yet"));
+        read(RunSheet.WARM_OIL, 330);
+        assertThat(refusal(Entry.Kind.DONE, RunSheet.WARM_OIL, ""))
+                .as("not open yet")
+                .isPresent();
+        read(RunSheet.WARM_OIL, 375);
+        read(RunSheet.WARM_FAR_END, 350);
+        for (String id : Gate.BUMPER.needs()) {
+            assertThat(refusal(Entry.Kind.DONE, id, "")).as(id).isEmpty();
+            write(Entry.Kind.DONE, id, "");
+        }
+        assertThat(progress().gates().get(Gate.BUMPER).open()).isTrue();
+        assertThat(refusal(Entry.Kind.DONE, RunSheet.REFIT_LIST, "")).isEmpty();
+    }
+
+    @Test
+    void aGateIsOverriddenOnlyWithAReasonAndTheReasonIsKept() {
+        assertThat(refusal(Entry.Kind.OVERRIDE, Gate.START.name(), "  ")).isPresent();
+        assertThat(refusal(Entry.Kind.OVERRIDE, "NO_GATE", "because")).isPresent();
+        write(Entry.Kind.OVERRIDE, Gate.START.name(), "Gauge is broken, pressure seen on another one");
+        assertThat(refusal(Entry.Kind.DONE, "first-idle", "")).isEmpty();
+        assertThat(progress().gates().get(Gate.START).override())
+                .hasValueSatisfying(e -> assertThat(e.text()).contains("Gauge is broken"));
+    }
+
+    @Test
+    void whatCameOffGoesBackOnInReverseOrder() {
+        Entry first = write(Entry.Kind.OFF, "", "undertray, 9 bolts");
+        Entry second = write(Entry.Kind.OFF, "", "bumper, 6 clips");
+        Entry mistake = write(Entry.Kind.OFF, "", "bonnet");
+        write(Entry.Kind.NOT_OFF, mistake.id().toString(), "");
+        assertThat(progress().off()).extracting(l -> l.off().text()).containsExactly(second.text(), first.text());
+        write(Entry.Kind.OVERRIDE, Gate.BUMPER.name(), "shown by hand");
+        assertThat(refusal(Entry.Kind.DONE, RunSheet.REFIT_LIST, ""))
+                .hasValueSatisfying(w -> assertThat(w).contains(second.text(), first.text()));
+        write(Entry.Kind.BACK_ON, second.id().toString(), "");
+        write(Entry.Kind.BACK_ON, first.id().toString(), "");
+        assertThat(refusal(Entry.Kind.DONE, RunSheet.REFIT_LIST, "")).isEmpty();
+        assertThat(refusal(Entry.Kind.BACK_ON, mistake.id().toString(), "")).isPresent();
+    }
+
+    @Test
+    void aStepThatWasCalledDoneByMistakeIsNotAndBothEntriesStay() {
+        assertThat(progress().next()).map(Step::id).hasValue("prepare-parts");
+        write(Entry.Kind.DONE, "prepare-parts", "");
+        assertThat(progress().next()).map(Step::id).hasValue("prepare-stands");
+        write(Entry.Kind.NOT_DONE, "prepare-parts", "");
+        assertThat(progress().next()).map(Step::id).hasValue("prepare-parts");
+        assertThat(entries).hasSize(2);
+    }
+
+    @Test
+    void whatIsNotOnTheSheetIsRefused() {
+        for (Entry.Kind kind : List.of(Entry.Kind.DONE, Entry.Kind.TIMER, Entry.Kind.PICTURE, Entry.Kind.READING)) {
+            assertThat(refusal(kind, "no-such-step", "x")).as(kind.name()).isPresent();
+        }
+        assertThat(refusal(Entry.Kind.NOTE, "prepare-parts", " ")).isPresent();
+        assertThat(refusal(Entry.Kind.READING, "prepare-parts", ""))
+                .as("asks for none")
+                .isPresent();
+    }
+}
