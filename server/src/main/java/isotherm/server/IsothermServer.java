@@ -7,13 +7,16 @@ import org.springframework.boot.autoconfigure.SpringBootApplication;
 @SpringBootApplication
 public class IsothermServer {
     /**
-     * Starts the server, or runs the {@code solve} command when that is the first argument.
+     * Starts the server, or runs {@code solve} or the simulated {@code logger} when that is the first argument.
      *
-     * @param args {@code solve FILE}, or Spring settings
+     * @param args {@code solve FILE}, {@code logger}, or Spring settings
      */
     public static void main(String[] args) {
         if (args.length > 0 && args[0].equals("solve")) {
             System.exit(isotherm.server.files.SolveCommand.run(args, System.in, System.out, System.err));
+        }
+        if (args.length > 0 && args[0].equals("logger")) {
+            System.exit(isotherm.server.logger.LoggerCommand.run(System.in, System.out, System.err));
         }
         SpringApplication.run(IsothermServer.class, args);
     }

@@ -1,6 +1,7 @@
 package isotherm.server.api;
 
 import isotherm.server.document.DocumentReader;
+import isotherm.server.logger.LoggerDocuments;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import org.springframework.http.HttpInputMessage;
@@ -16,7 +17,9 @@ class DocumentConverter extends AbstractHttpMessageConverter<Record> {
 
     @Override
     protected boolean supports(Class<?> type) {
-        return type.isRecord() && type.getPackage().equals(DocumentReader.class.getPackage());
+        return type.isRecord()
+                && (type.getPackage().equals(DocumentReader.class.getPackage())
+                        || type.getPackage().equals(LoggerDocuments.class.getPackage()));
     }
 
     @Override

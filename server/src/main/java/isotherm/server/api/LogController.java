@@ -1,7 +1,10 @@
 package isotherm.server.api;
 
+import isotherm.server.document.DrivenLog;
 import isotherm.server.document.LogDocument;
 import isotherm.server.document.LogFormat;
+import isotherm.server.document.Proof;
+import isotherm.server.document.ProofSolver;
 import isotherm.server.document.QuestionSolver;
 import isotherm.server.document.Questions;
 import isotherm.server.jobs.Jobs;
@@ -89,7 +92,7 @@ class LogController {
 
     @PostMapping("/logs/{id}/duty")
     ResponseEntity<Views.DutyView> duty(@PathVariable UUID id) {
-        LogService.Driven driven = logs.driven(id);
+        DrivenLog driven = logs.driven(id);
         Stored stored = garage.addPart(Kind.DUTY, garage.carOf(Kind.LOG, id), json.writeValueAsString(driven.duty()));
         return ResponseEntity.status(HttpStatus.CREATED)
                 .eTag(Etags.of(stored))
@@ -98,10 +101,19 @@ class LogController {
 
     @PostMapping("/logs/{id}/fit")
     Questions.FitAnswer fit(@PathVariable UUID id, @RequestBody Questions.LogFitQuestion question) {
-        LogService.Driven driven = logs.driven(id);
+        DrivenLog driven = logs.driven(id);
         LogDocument log = logs.log(id);
         return QuestionSolver.fitLog(
                 question.car(), question.design(), driven.duty(), log.sensor(), driven.oilC(), driven.coolantC());
+    }
+
+    /** Before and after: two logs held against each other, and each against the model. */
+    @PostMapping("/logs/proof")
+    Proof.ProofAnswer prove(@RequestBody Proof.ProofQuestion question) {
+        return ProofSolver.prove(
+                question,
+                logs.driven(UUID.fromString(question.before())),
+                logs.driven(UUID.fromString(question.after())));
     }
 
     @DeleteMapping("/logs/{id}")

@@ -6,7 +6,9 @@ import io.swagger.v3.oas.models.media.Schema;
 import isotherm.server.catalogue.CoreCatalogue;
 import isotherm.server.catalogue.Imported;
 import isotherm.server.catalogue.PlumbingCatalogue;
+import isotherm.server.document.BuildDocuments;
 import isotherm.server.document.CarClass;
+import isotherm.server.document.CareDocuments;
 import isotherm.server.document.CaseDocument;
 import isotherm.server.document.CorePartDocument;
 import isotherm.server.document.LogDocument;
@@ -14,10 +16,12 @@ import isotherm.server.document.Missing;
 import isotherm.server.document.OutcomeDocument;
 import isotherm.server.document.Plumbed;
 import isotherm.server.document.PlumbingPartDocuments;
+import isotherm.server.document.Proof;
 import isotherm.server.document.Quantity;
 import isotherm.server.document.Questions;
 import isotherm.server.document.Text;
 import isotherm.server.jobs.Jobs;
+import isotherm.server.logger.LoggerDocuments;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
 import java.math.BigDecimal;
@@ -61,6 +65,10 @@ class OpenApiConfiguration {
                     CoreCatalogue.class,
                     PlumbingCatalogue.class,
                     Plumbed.class,
+                    BuildDocuments.class,
+                    CareDocuments.class,
+                    Proof.class,
+                    LoggerDocuments.class,
                     PlumbingPartDocuments.class,
                     Imported.class)) {
                 collect(holder, records);
@@ -94,7 +102,8 @@ class OpenApiConfiguration {
 
     private static void annotate(Class<?> type, Schema<?> schema) {
         List<String> required = new ArrayList<>();
-        boolean input = type.getPackage().equals(CaseDocument.class.getPackage());
+        boolean input = type.getPackage().equals(CaseDocument.class.getPackage())
+                || type.getPackage().equals(LoggerDocuments.class.getPackage());
         for (RecordComponent c : type.getRecordComponents()) {
             Schema<?> property = schema.getProperties().get(c.getName());
             Missing missing = c.getAnnotation(Missing.class);

@@ -31,15 +31,23 @@ class PlumbingController {
 
     private final PlumbingCatalogue catalogue;
     private final CoreCatalogue cores;
+    private final Askers askers;
 
-    PlumbingController(PlumbingCatalogue catalogue, CoreCatalogue cores) {
+    PlumbingController(PlumbingCatalogue catalogue, CoreCatalogue cores, Askers askers) {
         this.catalogue = catalogue;
         this.cores = cores;
+        this.askers = askers;
     }
 
     @PostMapping("/plumb")
-    Plumbed plumb(@RequestBody Plumbed.PlumbQuestion question) {
-        return PlumbingSolver.plumb(question, catalogue.parts(), cores.parts());
+    Plumbed plumb(
+            @RequestBody Plumbed.PlumbQuestion question,
+            @RequestHeader(name = Askers.HEADER, defaultValue = "") String asker) {
+        return askers.ask(asker, left -> PlumbingSolver.plumb(question, catalogue.parts(), cores.parts(), left));
+    }
+
+    private Plumbed plumb(Plumbed.PlumbQuestion question) {
+        return plumb(question, "");
     }
 
     @PostMapping("/plumb/bill.csv")

@@ -4,6 +4,7 @@ import isotherm.server.document.InvalidDocument;
 import isotherm.server.store.LargeStore;
 import isotherm.server.store.NotStored;
 import isotherm.server.store.StaleVersion;
+import java.util.concurrent.CancellationException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
@@ -29,6 +30,13 @@ class Problems extends ResponseEntityExceptionHandler {
         ProblemDetail detail = ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, e.getMessage());
         detail.setTitle("The document cannot be taken");
         detail.setProperty("problems", e.problems());
+        return detail;
+    }
+
+    @ExceptionHandler(CancellationException.class)
+    ProblemDetail left(CancellationException e) {
+        ProblemDetail detail = ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, e.getMessage());
+        detail.setTitle("A newer question has taken its place");
         return detail;
     }
 

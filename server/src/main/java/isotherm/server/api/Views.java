@@ -1,5 +1,7 @@
 package isotherm.server.api;
 
+import isotherm.server.document.BuildDocuments.BuildDocument;
+import isotherm.server.document.BuildDocuments.SheetProgress;
 import isotherm.server.document.CarDocument;
 import isotherm.server.document.DesignDocument;
 import isotherm.server.document.DutyDocument;
@@ -63,6 +65,28 @@ final class Views {
      * @param duty the duty
      */
     record DutyView(UUID id, int version, DutyDocument duty) {}
+
+    /**
+     * A build in the list.
+     *
+     * @param id identity
+     * @param version version, for If-Match
+     * @param name name
+     * @param startedAt when it was begun
+     * @param done steps that are done
+     * @param steps steps of its sheet
+     */
+    record BuildSummary(UUID id, int version, String name, String startedAt, int done, int steps) {}
+
+    /**
+     * A build.
+     *
+     * @param id identity
+     * @param version version, for If-Match
+     * @param build the build with its run sheet
+     * @param progress how far it is
+     */
+    record BuildView(UUID id, int version, BuildDocument build, SheetProgress progress) {}
 
     /**
      * A design.

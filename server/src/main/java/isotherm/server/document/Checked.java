@@ -3,7 +3,7 @@ package isotherm.server.document;
 import java.util.List;
 
 /** A document whose fields have to fit together. */
-interface Checked {
+public interface Checked {
     /**
      * @param path JSON pointer to this document
      * @param problems receives what does not fit

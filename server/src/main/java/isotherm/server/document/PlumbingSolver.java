@@ -34,6 +34,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
@@ -48,7 +50,13 @@ public final class PlumbingSolver {
 
     /** What a question stands on. */
     private record Ground(
-            Plumbed.PlumbQuestion question, Car car, Design design, Bay bay, Plumbing.Choice choice, Parts parts) {
+            Plumbed.PlumbQuestion question,
+            Car car,
+            Design design,
+            Bay bay,
+            Plumbing.Choice choice,
+            Parts parts,
+            BooleanSupplier left) {
         Plumbing plan(Plumbing.Choice with, boolean explain) {
             return Plumbing.plan(
                     question.car().bay().stand().toCore(),
@@ -58,7 +66,8 @@ public final class PlumbingSolver {
                     question.design().plumbing().coreEnd(),
                     with,
                     parts,
-                    explain);
+                    explain,
+                    left);
         }
     }
 
@@ -66,11 +75,13 @@ public final class PlumbingSolver {
      * @param q a car, a duty and a design
      * @param parts what can be bought between engine and core
      * @param cores what cores can be bought
+     * @param left asked now and then whether nobody waits for the answer any more
      * @return what the plumbing comes to
      * @throws InvalidDocument when the takeoff or the hose is not in the catalogue
+     * @throws CancellationException when nobody waits any more
      */
-    public static Plumbed plumb(Plumbed.PlumbQuestion q, Parts parts, List<CorePart> cores) {
-        Ground ground = ground(q, parts);
+    public static Plumbed plumb(Plumbed.PlumbQuestion q, Parts parts, List<CorePart> cores, BooleanSupplier left) {
+        Ground ground = ground(q, parts, left);
         Plumbing plan = ground.plan(ground.choice(), true);
         Optional<Design> piped = piped(ground, plan);
         Optional<Plumbed.PlumbFigures> figures = piped.map(d -> figures(ground, d, plan));
@@ -115,7 +126,27 @@ public final class PlumbingSolver {
                 notes(ground, plan));
     }
 
-    private static Ground ground(Plumbed.PlumbQuestion q, Parts parts) {
+    /**
+     * A plumbing, and the design with its hoses.
+     *
+     * @param plumbing takeoff, hoses and what joins them
+     * @param piped the design with the hoses as they are routed; empty without both routes
+     */
+    record Planned(Plumbing plumbing, Optional<Design> piped) {}
+
+    /**
+     * @param q a car, a duty and a design
+     * @param parts what can be bought between engine and core
+     * @return what is to be put together
+     * @throws InvalidDocument when the takeoff or the hose is not in the catalogue
+     */
+    static Planned plan(Plumbed.PlumbQuestion q, Parts parts) {
+        Ground ground = ground(q, parts, () -> false);
+        Plumbing plan = ground.plan(ground.choice(), false);
+        return new Planned(plan, piped(ground, plan));
+    }
+
+    private static Ground ground(Plumbed.PlumbQuestion q, Parts parts, BooleanSupplier left) {
         PlumbingDocument p = q.design().plumbing();
         Optional<Takeoff> takeoff = parts.takeoffs().stream()
                 .filter(t -> t.number().equals(p.takeoff()))
@@ -155,7 +186,7 @@ public final class PlumbingSolver {
                 p.accessories().stream()
                         .map(PlumbingDocument.AccessoryDocument::toCore)
                         .toList());
-        return new Ground(q, q.car().toCore(), q.design().toCore(), bay, choice, parts);
+        return new Ground(q, q.car().toCore(), q.design().toCore(), bay, choice, parts, left);
     }
 
     /** The design with hoses as they have been routed. */

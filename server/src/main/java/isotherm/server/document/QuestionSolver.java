@@ -250,8 +250,13 @@ public final class QuestionSolver {
      */
     public static Questions.CompareAnswer compare(Questions.CompareQuestion q) {
         Car car = q.car().toCore();
-        SessionComparison.Result r = SessionComparison.compare(
-                logged(car, q.before()), logged(car, q.after()), q.seed() == null ? 1 : q.seed());
+        SessionComparison.Logged before =
+                logged(car, q.before().duty(), q.before().oilC());
+        SessionComparison.Logged after = logged(car, q.after().duty(), q.after().oilC());
+        Optional<SessionComparison.Step> step = Optional.ofNullable(q.design())
+                .map(d -> SessionComparison.Step.byModel(
+                        car, d.toCore(), before, after, q.before().duty().altitudeM()));
+        SessionComparison.Result r = SessionComparison.compare(before, after, step, q.seed() == null ? 1 : q.seed());
         return new Questions.CompareAnswer(
                 r.verdict(),
                 r.words(),
@@ -262,13 +267,35 @@ public final class QuestionSolver {
                 figure(r.difference(), 0));
     }
 
-    private static SessionComparison.Logged logged(Car car, Questions.LoggedDocument d) {
-        LogDuty log = d.duty().toLog();
+    /**
+     * @param car the car
+     * @param duty a duty from a log
+     * @param oilC oil temperature at its times; −999 where there is none; null when not logged
+     * @return the session as it is compared
+     */
+    static SessionComparison.Logged logged(Car car, DutyDocument duty, List<Double> oilC) {
+        LogDuty log = duty.toLog();
         DemandTrace demand = log.demand(car.vehicle(), car.engine());
-        double[] oil = kelvin(d.oilC());
+        double[] oil = new double[demand.cells()];
+        Arrays.fill(oil, Double.NaN);
+        if (oilC != null) {
+            oil = Arrays.stream(atCells(car, duty, oilC)).map(Units::kelvin).toArray();
+        }
         double[] heat = IntStream.range(0, demand.cells())
                 .mapToDouble(i -> car.school().oilHeat(car.engine(), demand.brakePower()[i], demand.rpm()[i]))
                 .toArray();
+        return new SessionComparison.Logged(demand, oil, heat, log.weather().ambientK());
+    }
+
+    /**
+     * @param car the car
+     * @param duty a duty from a log
+     * @param read what a sensor read at its times; −999 where it read nothing
+     * @return the same at the end of each cell of its demand; NaN where nothing was read
+     */
+    static double[] atCells(Car car, DutyDocument duty, List<Double> read) {
+        LogDuty log = duty.toLog();
+        DemandTrace demand = log.demand(car.vehicle(), car.engine());
         double[] atCells = new double[demand.cells()];
         int row = 0;
         for (int i = 0; i < atCells.length; i++) {
@@ -276,12 +303,14 @@ public final class QuestionSolver {
             while (row + 1 < log.time().length && log.time()[row + 1] <= t) {
                 row++;
             }
-            atCells[i] = t - log.time()[row] <= LogDuty.GAP ? oil[row] : Double.NaN;
+            double v = read.get(row);
+            atCells[i] = t - log.time()[row] <= LogDuty.GAP && v >= DROPPED ? v : Double.NaN;
         }
-        return new SessionComparison.Logged(demand, atCells, heat, log.weather().ambientK());
+        return atCells;
     }
 
-    private static Questions.FigureDocument figure(SessionComparison.Figure f, double offset) {
+    /** A figure with its interval, less an offset. */
+    static Questions.FigureDocument figure(SessionComparison.Figure f, double offset) {
         return Double.isNaN(f.value())
                 ? new Questions.FigureDocument(null, null, null)
                 : new Questions.FigureDocument(

@@ -521,12 +521,16 @@ public final class Questions {
      * @param car the car
      * @param before first session
      * @param after second session
+     * @param design the design that was in the car in the second session
      * @param seed seed of the interval
      */
     public record CompareQuestion(
             @Text("the car") CarDocument car,
             @Text("first session") LoggedDocument before,
             @Text("second session") LoggedDocument after,
+            @Missing("rise is taken as proportional to heat")
+                    @Text("the design that was in the car in the second session")
+                    DesignDocument design,
             @Missing("1") @Quantity(value = "seed of the interval", min = 0, max = 2147483647) Integer seed)
             implements Checked {
         @Override
@@ -534,6 +538,9 @@ public final class Questions {
             car.check(path + "/car", problems);
             before.check(path + "/before", problems);
             after.check(path + "/after", problems);
+            if (design != null) {
+                design.check(path + "/design", problems);
+            }
         }
     }
 

@@ -3,18 +3,10 @@ package isotherm.server.files;
 import com.lowagie.text.Document;
 import com.lowagie.text.DocumentException;
 import com.lowagie.text.Element;
-import com.lowagie.text.Font;
-import com.lowagie.text.FontFactory;
-import com.lowagie.text.PageSize;
 import com.lowagie.text.Paragraph;
-import com.lowagie.text.Phrase;
-import com.lowagie.text.Rectangle;
-import com.lowagie.text.pdf.PdfPCell;
 import com.lowagie.text.pdf.PdfPTable;
-import com.lowagie.text.pdf.PdfWriter;
 import isotherm.core.plumb.BillLine;
 import isotherm.server.document.Plumbed;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
@@ -24,12 +16,6 @@ import org.apache.commons.csv.CSVPrinter;
 
 /** Bill of materials and cut list as they are taken to the shop and to the bench. */
 public final class PlumbingFiles {
-    private static final Font TITLE = FontFactory.getFont(FontFactory.HELVETICA_BOLD, 17);
-    private static final Font HEAD = FontFactory.getFont(FontFactory.HELVETICA_BOLD, 12);
-    private static final Font TEXT = FontFactory.getFont(FontFactory.HELVETICA, 10);
-    private static final Font STRONG = FontFactory.getFont(FontFactory.HELVETICA_BOLD, 10);
-    private static final float MARGIN = 44;
-
     private PlumbingFiles() {}
 
     /**
@@ -74,34 +60,34 @@ public final class PlumbingFiles {
      * @return its bill as a PDF on A4
      */
     public static byte[] billPdf(String title, Plumbed p) {
-        return pdf(title + ": bill of materials", document -> {
+        return Paper.pdf(title + ": bill of materials", document -> {
             for (BillLine.Group group : BillLine.Group.values()) {
                 List<Plumbed.Bill> lines =
                         p.bill().stream().filter(b -> b.group() == group).toList();
                 if (lines.isEmpty()) {
                     continue;
                 }
-                heading(
+                Paper.heading(
                         document,
                         switch (group) {
                             case PARTS -> "Parts";
                             case CONSUMABLES -> "Used up";
                             case TOOLS -> "Tools";
                         });
-                PdfPTable table = table(new float[] {1, 9, 6, 3, 3});
+                PdfPTable table = Paper.table(new float[] {1, 9, 6, 3, 3});
                 for (Plumbed.Bill b : lines) {
-                    table.addCell(cell(b.have() ? "x" : "[  ]", TEXT, Element.ALIGN_LEFT));
-                    table.addCell(cell(b.what(), b.have() ? TEXT : STRONG, Element.ALIGN_LEFT));
-                    table.addCell(cell(b.number(), TEXT, Element.ALIGN_LEFT));
-                    table.addCell(cell(quantity(b.quantity()) + " " + b.unit(), TEXT, Element.ALIGN_RIGHT));
-                    table.addCell(cell(
+                    table.addCell(Paper.cell(b.have() ? "x" : "[  ]", Paper.TEXT, Element.ALIGN_LEFT));
+                    table.addCell(Paper.cell(b.what(), b.have() ? Paper.TEXT : Paper.STRONG, Element.ALIGN_LEFT));
+                    table.addCell(Paper.cell(b.number(), Paper.TEXT, Element.ALIGN_LEFT));
+                    table.addCell(Paper.cell(quantity(b.quantity()) + " " + b.unit(), Paper.TEXT, Element.ALIGN_RIGHT));
+                    table.addCell(Paper.cell(
                             b.have() ? "there" : b.each() > 0 ? money(b.quantity() * b.each()) : "",
-                            TEXT,
+                            Paper.TEXT,
                             Element.ALIGN_RIGHT));
                 }
                 document.add(table);
             }
-            heading(document, "To buy: " + money(p.kit().toBuy()));
+            Paper.heading(document, "To buy: " + money(p.kit().toBuy()));
             document.add(new Paragraph(
                     String.format(
                             Locale.ROOT,
@@ -111,7 +97,7 @@ public final class PlumbingFiles {
                             p.kit().looseHours(),
                             p.kit().kitPrice(),
                             p.kit().kitHours()),
-                    TEXT));
+                    Paper.TEXT));
         });
     }
 
@@ -125,18 +111,18 @@ public final class PlumbingFiles {
      * @return its cut list as a PDF on A4
      */
     public static byte[] cutListPdf(String title, Plumbed p) {
-        return pdf(title + ": cut list", document -> {
+        return Paper.pdf(title + ": cut list", document -> {
             for (Plumbed.PlumbedLine l : p.lines()) {
-                heading(document, l.name().equals("feed") ? "Feed, to the cooler" : "Return, from the cooler");
+                Paper.heading(document, l.name().equals("feed") ? "Feed, to the cooler" : "Return, from the cooler");
                 if (l.cut() == null) {
-                    document.add(new Paragraph("No route yet.", TEXT));
+                    document.add(new Paragraph("No route yet.", Paper.TEXT));
                     continue;
                 }
                 if (!l.found()) {
                     document.add(new Paragraph(
                             "This route is not good yet: " + String.join(", ", l.inTheWay())
                                     + " in the way. Cut nothing by it.",
-                            STRONG));
+                            Paper.STRONG));
                 }
                 document.add(figures(l.cut()));
                 document.add(new Paragraph(
@@ -147,52 +133,52 @@ public final class PlumbingFiles {
                                                 .map(c -> Math.round(c) + " mm")
                                                 .toList())
                                 + " from the first collar.",
-                        TEXT));
+                        Paper.TEXT));
                 int n = 1;
                 for (String step : l.cut().order()) {
-                    document.add(new Paragraph(n++ + ".  " + step, TEXT));
+                    document.add(new Paragraph(n++ + ".  " + step, Paper.TEXT));
                 }
                 joints(document, l);
             }
             document.add(new Paragraph(
                     "Lengths are estimates from taped positions: measure the route with a wire before the first cut."
                             + " The maker's torque comes before any here.",
-                    TEXT));
+                    Paper.TEXT));
         });
     }
 
     private static PdfPTable figures(Plumbed.Cut c) {
-        PdfPTable table = table(new float[] {7, 5});
-        row(table, "From seat to seat along the centre line", mm(c.centreLineMm()), TEXT);
-        row(table, "First end " + c.fromEnd() + " takes", "- " + mm(c.deductionFromMm()), TEXT);
-        row(table, "Second end " + c.toEnd() + " takes", "- " + mm(c.deductionToMm()), TEXT);
-        row(table, "Hose inside the ends", "+ " + mm(c.insertionFromMm() + c.insertionToMm()), TEXT);
-        row(table, "For the movement of the engine", "+ " + mm(c.slackMm()), TEXT);
-        row(
+        PdfPTable table = Paper.table(new float[] {7, 5});
+        Paper.row(table, "From seat to seat along the centre line", mm(c.centreLineMm()), Paper.TEXT);
+        Paper.row(table, "First end " + c.fromEnd() + " takes", "- " + mm(c.deductionFromMm()), Paper.TEXT);
+        Paper.row(table, "Second end " + c.toEnd() + " takes", "- " + mm(c.deductionToMm()), Paper.TEXT);
+        Paper.row(table, "Hose inside the ends", "+ " + mm(c.insertionFromMm() + c.insertionToMm()), Paper.TEXT);
+        Paper.row(table, "For the movement of the engine", "+ " + mm(c.slackMm()), Paper.TEXT);
+        Paper.row(
                 table,
                 "Cut",
                 mm(c.cutMm()) + String.format(Locale.ROOT, "  (one in three is off by over %.0f mm)", c.toleranceMm()),
-                STRONG);
+                Paper.STRONG);
         if (c.standardMm() != null) {
-            row(table, "Standard line to buy, seat to seat", mm(c.standardMm()), STRONG);
+            Paper.row(table, "Standard line to buy, seat to seat", mm(c.standardMm()), Paper.STRONG);
         }
         if (c.twistDeg() != null) {
-            row(
+            Paper.row(
                     table,
                     "Second elbow against the first",
                     String.format(Locale.ROOT, "%.0f° clockwise", c.twistDeg()),
-                    STRONG);
+                    Paper.STRONG);
         }
         return table;
     }
 
     private static void joints(Document document, Plumbed.PlumbedLine l) throws DocumentException {
-        PdfPTable table = table(new float[] {6, 5, 6});
+        PdfPTable table = Paper.table(new float[] {6, 5, 6});
         for (Plumbed.JointDocument j : l.joints()) {
-            table.addCell(cell(j.between(), TEXT, Element.ALIGN_LEFT));
-            table.addCell(
-                    cell(j.words() + (j.tight() ? "" : " DOES NOT SEAL: " + j.whyNot()), TEXT, Element.ALIGN_LEFT));
-            table.addCell(cell(
+            table.addCell(Paper.cell(j.between(), Paper.TEXT, Element.ALIGN_LEFT));
+            table.addCell(Paper.cell(
+                    j.words() + (j.tight() ? "" : " DOES NOT SEAL: " + j.whyNot()), Paper.TEXT, Element.ALIGN_LEFT));
+            table.addCell(Paper.cell(
                     j.onThread()
                             + (j.torqueLowNm() == null
                                     ? "; " + j.turn()
@@ -203,7 +189,7 @@ public final class PlumbingFiles {
                                             j.torqueHighNm(),
                                             j.turn(),
                                             j.source())),
-                    TEXT,
+                    Paper.TEXT,
                     Element.ALIGN_LEFT));
         }
         document.add(table);
@@ -211,53 +197,5 @@ public final class PlumbingFiles {
 
     private static String mm(double v) {
         return String.format(Locale.ROOT, "%.0f mm", v);
-    }
-
-    /** Something that is written into a PDF. */
-    private interface Content {
-        void write(Document document) throws DocumentException;
-    }
-
-    private static byte[] pdf(String title, Content content) {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        Document document = new Document(PageSize.A4, MARGIN, MARGIN, MARGIN, MARGIN);
-        PdfWriter.getInstance(document, out);
-        document.addTitle(title);
-        document.open();
-        Paragraph head = new Paragraph(title, TITLE);
-        head.setSpacingAfter(8);
-        document.add(head);
-        content.write(document);
-        document.close();
-        return out.toByteArray();
-    }
-
-    private static void heading(Document document, String text) {
-        Paragraph p = new Paragraph(text, HEAD);
-        p.setSpacingBefore(12);
-        p.setSpacingAfter(5);
-        document.add(p);
-    }
-
-    private static PdfPTable table(float[] widths) {
-        PdfPTable table = new PdfPTable(widths);
-        table.setWidthPercentage(100);
-        table.setSpacingAfter(6);
-        return table;
-    }
-
-    private static void row(PdfPTable table, String name, String value, Font font) {
-        table.addCell(cell(name, font, Element.ALIGN_LEFT));
-        table.addCell(cell(value, font, Element.ALIGN_RIGHT));
-    }
-
-    private static PdfPCell cell(String text, Font font, int align) {
-        PdfPCell cell = new PdfPCell(new Phrase(text, font));
-        cell.setBorder(Rectangle.BOTTOM);
-        cell.setBorderWidth(0.4f);
-        cell.setPaddingTop(3);
-        cell.setPaddingBottom(5);
-        cell.setHorizontalAlignment(align);
-        return cell;
     }
 }

@@ -51,7 +51,8 @@ public final class SolveCommand {
                 PlumbingSolver.plumb(
                         DocumentReader.read(json, Plumbed.PlumbQuestion.class),
                         PlumbingParts.shipped(),
-                        CorePart.shipped());
+                        CorePart.shipped(),
+                        () -> false);
             case "search" ->
                 QuestionSolver.search(
                         DocumentReader.read(json, Questions.SearchQuestion.class),

@@ -4,6 +4,7 @@ import isotherm.core.duty.LapFinder;
 import isotherm.core.duty.Resampling;
 import isotherm.server.document.Channel;
 import isotherm.server.document.DocumentReader;
+import isotherm.server.document.DrivenLog;
 import isotherm.server.document.DutyDocument;
 import isotherm.server.document.InvalidDocument;
 import isotherm.server.document.LogDocument;
@@ -238,20 +239,11 @@ public class LogService {
     }
 
     /**
-     * A log as a duty and as what its sensors read, both at the duty's own pace.
-     *
-     * @param duty the duty
-     * @param oilC oil temperature at its times; −999 where there is none; null when not logged
-     * @param coolantC coolant temperature, in the same way
-     */
-    public record Driven(DutyDocument duty, List<Double> oilC, List<Double> coolantC) {}
-
-    /**
      * @param id a log with a speed or an engine speed
      * @return what was driven
      * @throws InvalidDocument when it holds no speed or is too short or too long
      */
-    public Driven driven(UUID id) {
+    public DrivenLog driven(UUID id) {
         LogDocument log = log(id);
         Map<Channel, double[]> c = columns(id, log, log.channels());
         if (!c.containsKey(Channel.SPEED)) {
@@ -294,7 +286,12 @@ public class LogService {
         if (!problems.isEmpty()) {
             throw new InvalidDocument(problems);
         }
-        return new Driven(duty, temperatures(oil), temperatures(coolant));
+        return new DrivenLog(
+                duty,
+                readings(oil),
+                readings(mean(c, Channel.OIL_RETURN, cells)),
+                readings(coolant),
+                readings(mean(c, Channel.PRESSURE, cells)));
     }
 
     private static double[] mean(Map<Channel, double[]> columns, Channel channel, double[] cells) {
@@ -314,7 +311,7 @@ public class LogService {
         return Arrays.stream(values).mapToObj(v -> Math.round(v * p) / p).toList();
     }
 
-    private static List<Double> temperatures(double[] values) {
+    private static List<Double> readings(double[] values) {
         return values.length == 0
                 ? null
                 : Arrays.stream(values)

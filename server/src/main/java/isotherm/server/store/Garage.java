@@ -14,6 +14,7 @@ public class Garage {
     private final DutyRepository duties;
     private final DesignRepository designs;
     private final LogRepository logs;
+    private final BuildRepository builds;
     private final CataloguePartRepository parts;
 
     Garage(
@@ -21,11 +22,13 @@ public class Garage {
             DutyRepository duties,
             DesignRepository designs,
             LogRepository logs,
+            BuildRepository builds,
             CataloguePartRepository parts) {
         this.cars = cars;
         this.duties = duties;
         this.designs = designs;
         this.logs = logs;
+        this.builds = builds;
         this.parts = parts;
     }
 
@@ -38,7 +41,7 @@ public class Garage {
     }
 
     /**
-     * @param kind duties, designs or logs
+     * @param kind duties, designs, logs or builds
      * @param carId a car
      * @return that car's, oldest first
      */
@@ -84,7 +87,7 @@ public class Garage {
     }
 
     /**
-     * @param kind duty or design
+     * @param kind duty, design or build
      * @param carId the car it belongs to
      * @param document its JSON text
      * @return the new part
@@ -94,9 +97,12 @@ public class Garage {
         entity(Kind.CAR, carId);
         UUID id = UUID.randomUUID();
         return stored(
-                kind == Kind.DUTY
-                        ? duties.saveAndFlush(new DutyEntity(id, carId, document))
-                        : designs.saveAndFlush(new DesignEntity(id, carId, document)));
+                switch (kind) {
+                    case DUTY -> duties.saveAndFlush(new DutyEntity(id, carId, document));
+                    case DESIGN -> designs.saveAndFlush(new DesignEntity(id, carId, document));
+                    case BUILD -> builds.saveAndFlush(new BuildEntity(id, carId, document));
+                    case CAR, LOG -> throw new IllegalArgumentException(kind + " is not added as a document");
+                });
     }
 
     /**
@@ -147,6 +153,7 @@ public class Garage {
             case DUTY -> duties;
             case DESIGN -> designs;
             case LOG -> logs;
+            case BUILD -> builds;
             case CAR -> throw new IllegalArgumentException("A car is not a part of a car");
         };
     }

@@ -9,5 +9,7 @@ public enum Kind {
     /** A design. */
     DESIGN,
     /** A log. */
-    LOG
+    LOG,
+    /** A build. */
+    BUILD
 }

@@ -197,7 +197,8 @@ public class LargeStore {
     public static final class TooLarge extends RuntimeException {
         private static final long serialVersionUID = 1L;
 
-        TooLarge(long most) {
+        /** @param most bytes that are taken */
+        public TooLarge(long most) {
             super("This file is larger than " + most / 1_000_000 + " MB, the most that is taken");
         }
     }

@@ -100,7 +100,8 @@ class PlumbingApiTest {
         Plumbed p = PlumbingSolver.plumb(
                 DocumentReader.read(q.toString(), Plumbed.PlumbQuestion.class),
                 PlumbingParts.shipped(),
-                CorePart.shipped());
+                CorePart.shipped(),
+                () -> false);
         assertThat(p.fit().misfits()).isEmpty();
         assertThat(p.lines()).allMatch(Plumbed.PlumbedLine::found).allMatch(l -> l.troubles()
                 .isEmpty());
@@ -112,6 +113,34 @@ class PlumbingApiTest {
                 .isEqualTo(q.at("/design/cooler/feed/lengthM").doubleValue(), within(1e-3));
         assertThat(p.loop().plateHeads())
                 .isEqualTo(q.at("/design/cooler/plateHeads").doubleValue(), within(1e-2));
+    }
+
+    /** A box across both hoses of the Corvid: nothing else, taken away alone, lets them through. */
+    @Test
+    void theBoxThatCutsBothHosesOffIsNamed() throws IOException {
+        JsonNode demo = JSON.readTree(Files.readString(Path.of("../demo/1-corvid.json")));
+        ObjectNode q = JSON.createObjectNode();
+        q.set("car", demo.get("car"));
+        q.set("duty", demo.get("duties").get(0));
+        q.set("design", demo.get("designs").get(0));
+        q.withObject("/car/bay")
+                .withArray("boxes")
+                .addObject()
+                .put("name", "hot box")
+                .put("kind", "HOT")
+                .put("leftMm", -480)
+                .put("widthMm", 200)
+                .put("bottomMm", 300)
+                .put("heightMm", 250)
+                .put("frontMm", 420)
+                .put("depthMm", 60);
+        Plumbed p = PlumbingSolver.plumb(
+                DocumentReader.read(q.toString(), Plumbed.PlumbQuestion.class),
+                PlumbingParts.shipped(),
+                CorePart.shipped(),
+                () -> false);
+        assertThat(p.lines()).filteredOn(l -> !l.found()).isNotEmpty().allSatisfy(l -> assertThat(l.inTheWay())
+                .contains("hot box"));
     }
 
     /** The nearest point of each box by clamping, in millimetres as they stand in the answer. */
@@ -190,7 +219,8 @@ class PlumbingApiTest {
         Plumbed solved = PlumbingSolver.plumb(
                 DocumentReader.read(Examples.read("plumb"), Plumbed.PlumbQuestion.class),
                 PlumbingParts.shipped(),
-                CorePart.shipped());
+                CorePart.shipped(),
+                () -> false);
         assertThat(JSON.readTree(JSON.writeValueAsString(solved))
                         .get("lines")
                         .get(0)

@@ -14,7 +14,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 
 /**
  * The real application, started once for all tests of a module on a free port, against the PostgreSQL that
- * {@code ./isotherm test} has started. Each module gets an empty database of its own.
+ * {@code ./isotherm test} has started. Each process of tests gets an empty database of its own.
  */
 public final class RunningServer {
     private static RunningServer instance;
@@ -32,7 +32,7 @@ public final class RunningServer {
         String name = "test_" + Long.toString(System.nanoTime(), 36);
         try (var connection = DriverManager.getConnection(url, "isotherm", password);
                 var statement = connection.createStatement()) {
-            statement.execute("create database " + name);
+            statement.execute("create database " + name + " template template0");
         } catch (SQLException e) {
             throw new IllegalStateException("The tests' database cannot be reached at " + url, e);
         }
@@ -125,9 +125,34 @@ public final class RunningServer {
     public byte[] bytes(String method, String path, String body) {
         HttpRequest request = HttpRequest.newBuilder(address.resolve(path))
                 .header("content-type", "application/json")
-                .method(method, HttpRequest.BodyPublishers.ofString(body))
+                .method(
+                        method,
+                        body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body))
                 .build();
         return sent(request, HttpResponse.BodyHandlers.ofByteArray()).body();
+    }
+
+    /**
+     * @param path path and query
+     * @param data content of a file
+     * @param type its media type
+     * @return the answer to its being put there
+     */
+    public HttpResponse<String> put(String path, byte[] data, String type) {
+        HttpRequest request = HttpRequest.newBuilder(address.resolve(path))
+                .header("content-type", type)
+                .PUT(HttpRequest.BodyPublishers.ofByteArray(data))
+                .build();
+        return sent(request, HttpResponse.BodyHandlers.ofString());
+    }
+
+    /**
+     * @param path path of a stream of server-sent events
+     * @return its lines as they come; close it when enough has been seen
+     */
+    public java.util.stream.Stream<String> lines(String path) {
+        return sent(HttpRequest.newBuilder(address.resolve(path)).build(), HttpResponse.BodyHandlers.ofLines())
+                .body();
     }
 
     private <T> HttpResponse<T> sent(HttpRequest request, HttpResponse.BodyHandler<T> handler) {

@@ -1,0 +1,173 @@
+package isotherm.server.api;
+
+import isotherm.server.build.BuildService;
+import isotherm.server.build.LiveGauges;
+import isotherm.server.catalogue.PlumbingCatalogue;
+import isotherm.server.document.BuildDocuments.BuildDocument;
+import isotherm.server.document.BuildDocuments.EntryDocument;
+import isotherm.server.document.BuildDocuments.NewBuild;
+import isotherm.server.document.Builds;
+import isotherm.server.document.DocumentReader;
+import isotherm.server.files.SheetFiles;
+import isotherm.server.logger.LoggerDocuments.EngineCommand;
+import isotherm.server.logger.LoggerDocuments.LoggerChoice;
+import isotherm.server.logger.SimulatedEngine;
+import isotherm.server.store.Garage;
+import isotherm.server.store.Kind;
+import isotherm.server.store.Stored;
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Builds: the run sheet of a design, worked through at the car. */
+@RestController
+@RequestMapping("/api")
+class BuildController {
+    private final BuildService builds;
+    private static final double USUAL_AIR_C = 18;
+
+    private final LiveGauges gauges;
+    private final Garage garage;
+    private final PlumbingCatalogue catalogue;
+    private final JsonMapper json;
+
+    BuildController(
+            BuildService builds, LiveGauges gauges, Garage garage, PlumbingCatalogue catalogue, JsonMapper json) {
+        this.builds = builds;
+        this.gauges = gauges;
+        this.garage = garage;
+        this.catalogue = catalogue;
+        this.json = json;
+    }
+
+    @GetMapping("/cars/{carId}/builds")
+    List<Views.BuildSummary> builds(@PathVariable UUID carId) {
+        return garage.parts(Kind.BUILD, carId).stream()
+                .map(s -> {
+                    BuildDocument build = DocumentReader.read(s.document(), BuildDocument.class);
+                    return new Views.BuildSummary(
+                            s.id(),
+                            s.version(),
+                            build.name(),
+                            build.startedAt(),
+                            Builds.shown(build, builds.entries(s.id())).done(),
+                            build.steps().size());
+                })
+                .toList();
+    }
+
+    @PostMapping("/cars/{carId}/builds")
+    ResponseEntity<Views.BuildView> begin(@PathVariable UUID carId, @RequestBody NewBuild wanted) {
+        BuildDocument build =
+                Builds.begin(wanted, catalogue.parts(), Instant.now().truncatedTo(ChronoUnit.SECONDS));
+        Stored stored = garage.addPart(Kind.BUILD, carId, json.writeValueAsString(build));
+        return ResponseEntity.status(HttpStatus.CREATED).body(build(stored.id()));
+    }
+
+    @GetMapping("/builds/{id}")
+    Views.BuildView build(@PathVariable UUID id) {
+        Stored stored = garage.get(Kind.BUILD, id);
+        BuildDocument build = DocumentReader.read(stored.document(), BuildDocument.class);
+        return new Views.BuildView(id, stored.version(), build, Builds.shown(build, builds.entries(id)));
+    }
+
+    @DeleteMapping("/builds/{id}")
+    ResponseEntity<Void> remove(@PathVariable UUID id, @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch) {
+        garage.remove(Kind.BUILD, id, Etags.version(ifMatch));
+        return ResponseEntity.noContent().build();
+    }
+
+    /** Everything that was ever written on a sheet, corrections included. */
+    @GetMapping("/builds/{id}/entries")
+    List<EntryDocument> entries(@PathVariable UUID id) {
+        garage.get(Kind.BUILD, id);
+        return builds.entries(id);
+    }
+
+    /** Writes on a sheet. The same entry may be sent again by somebody who did not hear that it arrived. */
+    @PostMapping("/builds/{id}/entries")
+    ResponseEntity<Views.BuildView> write(@PathVariable UUID id, @RequestBody EntryDocument entry) {
+        boolean fresh = builds.write(id, entry);
+        return ResponseEntity.status(fresh ? HttpStatus.CREATED : HttpStatus.OK).body(build(id));
+    }
+
+    @PutMapping(path = "/builds/{id}/pictures/{picture}", consumes = "image/*")
+    ResponseEntity<Void> keepPicture(@PathVariable UUID id, @PathVariable UUID picture, HttpServletRequest request)
+            throws IOException {
+        builds.keepPicture(id, picture, request.getInputStream());
+        return ResponseEntity.noContent().build();
+    }
+
+    @GetMapping(path = "/builds/{id}/pictures/{picture}", produces = MediaType.IMAGE_JPEG_VALUE)
+    byte[] picture(@PathVariable UUID id, @PathVariable UUID picture) {
+        return builds.picture(id, picture);
+    }
+
+    /** What the gauges show, as server-sent events. */
+    @GetMapping(path = "/builds/{id}/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    SseEmitter live(@PathVariable UUID id) {
+        return gauges.listen(id);
+    }
+
+    @PostMapping("/builds/{id}/logger")
+    ResponseEntity<Void> attach(@PathVariable UUID id, @RequestBody LoggerChoice choice) {
+        if (choice.port() != null) {
+            gauges.attach(id, choice.port());
+        } else {
+            gauges.simulate(
+                    id,
+                    choice.fault() == null ? SimulatedEngine.Fault.NONE : choice.fault(),
+                    choice.ambientC() == null ? USUAL_AIR_C : choice.ambientC(),
+                    choice.pace() == null ? 1 : choice.pace());
+        }
+        return ResponseEntity.noContent().build();
+    }
+
+    @DeleteMapping("/builds/{id}/logger")
+    ResponseEntity<Void> detach(@PathVariable UUID id) {
+        gauges.detach(id);
+        return ResponseEntity.noContent().build();
+    }
+
+    @PostMapping("/builds/{id}/logger/engine")
+    ResponseEntity<Void> turn(@PathVariable UUID id, @RequestBody EngineCommand command) {
+        gauges.turn(id, command.turning());
+        return ResponseEntity.noContent().build();
+    }
+
+    @GetMapping("/builds/{id}/sheet.pdf")
+    ResponseEntity<byte[]> pdf(@PathVariable UUID id) {
+        BuildDocument build = builds.build(id);
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_PDF)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("run-sheet.pdf")
+                                .build()
+                                .toString())
+                .body(SheetFiles.pdf(
+                        build,
+                        Builds.shown(build, builds.entries(id)),
+                        picture -> builds.picture(id, UUID.fromString(picture))));
+    }
+}

@@ -1,0 +1,110 @@
+package isotherm.server.build;
+
+import isotherm.core.sheet.Entry;
+import isotherm.server.document.BuildDocuments.BuildDocument;
+import isotherm.server.document.BuildDocuments.EntryDocument;
+import isotherm.server.document.Builds;
+import isotherm.server.document.DocumentReader;
+import isotherm.server.document.InvalidDocument;
+import isotherm.server.document.Problem;
+import isotherm.server.store.Books;
+import isotherm.server.store.Garage;
+import isotherm.server.store.Kind;
+import isotherm.server.store.LargeStore;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Builds and what is written on their sheets. */
+@Service
+public class BuildService {
+    private final Garage garage;
+    private final Books log;
+    private final JsonMapper json;
+
+    BuildService(Garage garage, Books log, JsonMapper json) {
+        this.garage = garage;
+        this.log = log;
+        this.json = json;
+    }
+
+    /**
+     * @param id a build
+     * @return the build
+     * @throws isotherm.server.store.NotStored when there is none
+     */
+    public BuildDocument build(UUID id) {
+        return DocumentReader.read(garage.get(Kind.BUILD, id).document(), BuildDocument.class);
+    }
+
+    /**
+     * @param id a build
+     * @return what was written on its sheet, oldest first
+     */
+    public List<EntryDocument> entries(UUID id) {
+        return read(log.entries(Kind.BUILD, id));
+    }
+
+    private static List<EntryDocument> read(List<String> documents) {
+        return documents.stream()
+                .map(d -> DocumentReader.read(d, EntryDocument.class))
+                .toList();
+    }
+
+    /**
+     * @param id a build
+     * @param entry what is to be written on its sheet
+     * @return whether it is new: what is sent twice is written once
+     * @throws InvalidDocument when the sheet does not take it, with the reason
+     */
+    public boolean write(UUID id, EntryDocument entry) {
+        BuildDocument build = build(id);
+        Entry wanted = Builds.entry(build, entry);
+        if (entry.kind() == Entry.Kind.PICTURE) {
+            log.picture(id, pictureOf(entry));
+        }
+        return log.write(Kind.BUILD, id, wanted.id(), json.writeValueAsString(entry), before -> Builds.progress(
+                        build, read(before))
+                .refusal(wanted)
+                .ifPresent(words -> {
+                    throw new InvalidDocument(List.of(Problem.of("/on", entry.on(), words)));
+                }));
+    }
+
+    private static UUID pictureOf(EntryDocument entry) {
+        try {
+            return UUID.fromString(entry.text());
+        } catch (IllegalArgumentException | NullPointerException e) {
+            throw new InvalidDocument(List.of(
+                    Problem.of("/text", entry.text(), "The identity of a picture that was sent is expected here")));
+        }
+    }
+
+    /**
+     * @param id a build
+     * @param picture identity of the picture, given by whoever sends it
+     * @param in a JPEG, PNG or WebP
+     * @throws IOException when it cannot be read
+     * @throws InvalidDocument when it is no picture that is taken
+     */
+    public void keepPicture(UUID id, UUID picture, InputStream in) throws IOException {
+        garage.get(Kind.BUILD, id);
+        byte[] data = in.readNBytes((int) Pictures.LARGEST_FILE + 1);
+        if (data.length > Pictures.LARGEST_FILE) {
+            throw new LargeStore.TooLarge(Pictures.LARGEST_FILE);
+        }
+        log.keepPicture(id, picture, Pictures.clean(data));
+    }
+
+    /**
+     * @param id a build
+     * @param picture a picture
+     * @return it as a JPEG
+     */
+    public byte[] picture(UUID id, UUID picture) {
+        return log.picture(id, picture);
+    }
+}

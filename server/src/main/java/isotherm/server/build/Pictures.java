@@ -1,0 +1,137 @@
+package isotherm.server.build;
+
+import com.drew.imaging.ImageMetadataReader;
+import com.drew.imaging.ImageProcessingException;
+import com.drew.metadata.MetadataException;
+import com.drew.metadata.exif.ExifIFD0Directory;
+import isotherm.server.document.InvalidDocument;
+import isotherm.server.document.Problem;
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
+import java.awt.geom.AffineTransform;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import javax.imageio.IIOImage;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageReader;
+import javax.imageio.ImageWriteParam;
+import javax.imageio.ImageWriter;
+import javax.imageio.stream.ImageInputStream;
+
+/**
+ * Pictures as they are kept: whatever comes is decoded and written anew as a JPEG, so that nothing but the picture itself is
+ * left of it, no place, no camera, no hidden passenger.
+ */
+final class Pictures {
+    /** Bytes that are taken at most. */
+    static final long LARGEST_FILE = 15_000_000;
+    /** Pixels that are decoded at most: more is refused before it is unpacked. */
+    private static final long MOST_PIXELS = 60_000_000;
+    /** The longer side of a kept picture, pixels. */
+    private static final int LONGEST_SIDE = 1800;
+
+    private static final float QUALITY = 0.85f;
+    private static final Set<String> TAKEN = Set.of("jpeg", "png", "webp");
+
+    static {
+        // Pictures are small enough for memory; the disk is not to hold them.
+        ImageIO.setUseCache(false);
+    }
+
+    private Pictures() {}
+
+    /**
+     * @param data a JPEG, PNG or WebP
+     * @return the same picture as a JPEG, upright, of at most 1800 pixels, without anything else
+     * @throws InvalidDocument when it is none of these, broken, or too large
+     */
+    static byte[] clean(byte[] data) {
+        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(data))) {
+            Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
+            if (!readers.hasNext()) {
+                throw refused("This is no picture that can be read here: JPEG, PNG and WebP are taken");
+            }
+            ImageReader reader = readers.next();
+            try {
+                if (!TAKEN.contains(reader.getFormatName().toLowerCase(Locale.ROOT))) {
+                    throw refused("Pictures are taken as JPEG, PNG or WebP, not as " + reader.getFormatName());
+                }
+                reader.setInput(in, true, true);
+                if ((long) reader.getWidth(0) * reader.getHeight(0) > MOST_PIXELS) {
+                    throw refused("This picture has more than 60 million pixels");
+                }
+                return jpeg(upright(reader.read(0), orientation(data)));
+            } finally {
+                reader.dispose();
+            }
+        } catch (IOException | IndexOutOfBoundsException | IllegalArgumentException | NegativeArraySizeException e) {
+            throw refused("This picture is broken and cannot be read");
+        }
+    }
+
+    private static InvalidDocument refused(String words) {
+        return new InvalidDocument(List.of(Problem.of("/picture", null, words)));
+    }
+
+    /** How a camera was held, 1 to 8 as EXIF counts it; 1 where nothing says so. */
+    private static int orientation(byte[] data) {
+        try {
+            var directory = ImageMetadataReader.readMetadata(new ByteArrayInputStream(data))
+                    .getFirstDirectoryOfType(ExifIFD0Directory.class);
+            return directory != null && directory.containsTag(ExifIFD0Directory.TAG_ORIENTATION)
+                    ? directory.getInt(ExifIFD0Directory.TAG_ORIENTATION)
+                    : 1;
+        } catch (ImageProcessingException | MetadataException | IOException e) {
+            return 1;
+        }
+    }
+
+    private static BufferedImage upright(BufferedImage image, int orientation) {
+        double scale = Math.min(1, (double) LONGEST_SIDE / Math.max(image.getWidth(), image.getHeight()));
+        int w = Math.max(1, (int) Math.round(image.getWidth() * scale));
+        int h = Math.max(1, (int) Math.round(image.getHeight() * scale));
+        boolean lying = orientation >= 5;
+        BufferedImage out = new BufferedImage(lying ? h : w, lying ? w : h, BufferedImage.TYPE_INT_RGB);
+        Graphics2D g = out.createGraphics();
+        g.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
+        g.setColor(Color.WHITE);
+        g.fillRect(0, 0, out.getWidth(), out.getHeight());
+        AffineTransform turn =
+                switch (orientation) {
+                    case 2 -> new AffineTransform(-1, 0, 0, 1, w, 0);
+                    case 3 -> new AffineTransform(-1, 0, 0, -1, w, h);
+                    case 4 -> new AffineTransform(1, 0, 0, -1, 0, h);
+                    case 5 -> new AffineTransform(0, 1, 1, 0, 0, 0);
+                    case 6 -> new AffineTransform(0, 1, -1, 0, h, 0);
+                    case 7 -> new AffineTransform(0, -1, -1, 0, h, w);
+                    case 8 -> new AffineTransform(0, -1, 1, 0, 0, w);
+                    default -> new AffineTransform();
+                };
+        g.transform(turn);
+        g.drawImage(image, 0, 0, w, h, null);
+        g.dispose();
+        return out;
+    }
+
+    private static byte[] jpeg(BufferedImage image) throws IOException {
+        ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (var out = ImageIO.createImageOutputStream(bytes)) {
+            writer.setOutput(out);
+            ImageWriteParam how = writer.getDefaultWriteParam();
+            how.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
+            how.setCompressionQuality(QUALITY);
+            writer.write(null, new IIOImage(image, null, null), how);
+        } finally {
+            writer.dispose();
+        }
+        return bytes.toByteArray();
+    }
+}

@@ -1,0 +1,130 @@
+package isotherm.server.document;
+
+import isotherm.core.compare.SessionComparison;
+import java.util.List;
+import java.util.UUID;
+
+/** Before and after, as they are asked for and told. */
+public final class Proof {
+    private Proof() {}
+
+    /**
+     * Two logs of one car, held against each other.
+     *
+     * @param car the car
+     * @param before log of the first session
+     * @param beforeDesign the design that was in the car then
+     * @param after log of the second session
+     * @param afterDesign the design that was in the car then
+     */
+    public record ProofQuestion(
+            @Text("the car") CarDocument car,
+            @Text(value = "log of the first session", min = 36, max = 36) String before,
+            @Text("the design that was in the car then") DesignDocument beforeDesign,
+            @Text(value = "log of the second session", min = 36, max = 36) String after,
+            @Text("the design that was in the car then") DesignDocument afterDesign)
+            implements Checked {
+        @Override
+        public void check(String path, List<Problem> problems) {
+            car.check(path + "/car", problems);
+            beforeDesign.check(path + "/beforeDesign", problems);
+            afterDesign.check(path + "/afterDesign", problems);
+            id(before, path + "/before", problems);
+            id(after, path + "/after", problems);
+            if (before.equals(after)) {
+                problems.add(Problem.of(path + "/after", after, "Two different logs are expected"));
+            }
+        }
+
+        private static void id(String id, String path, List<Problem> problems) {
+            try {
+                UUID.fromString(id);
+            } catch (IllegalArgumentException e) {
+                problems.add(Problem.of(path, id, "The identity of a log is expected here"));
+            }
+        }
+    }
+
+    /**
+     * What came out.
+     *
+     * @param verdict what it says
+     * @param words that in plain words, with the reason
+     * @param differenceK plateau after less before under the first session's conditions, with its 90 % interval
+     * @param plateauBeforeC plateau before
+     * @param plateauAfterC plateau after, brought to the first session's conditions
+     * @param riseBeforeKPerKw rise over the air per heat before
+     * @param riseAfterKPerKw the same after
+     * @param figures what was read in each session
+     * @param laps the mean lap of each; missing where there is none
+     * @param alike how well the speeds of the two laps agree, up to 1; missing where there is no lap
+     * @param predictedBefore the model's peak of the first session against what was read
+     * @param predictedAfter the same of the second
+     */
+    public record ProofAnswer(
+            SessionComparison.Verdict verdict,
+            List<String> words,
+            Questions.FigureDocument differenceK,
+            Questions.FigureDocument plateauBeforeC,
+            Questions.FigureDocument plateauAfterC,
+            Questions.FigureDocument riseBeforeKPerKw,
+            Questions.FigureDocument riseAfterKPerKw,
+            List<ProofFigure> figures,
+            @Missing("no laps") MeanLaps laps,
+            @Missing("no laps") Double alike,
+            Predicted predictedBefore,
+            Predicted predictedAfter) {}
+
+    /** What a figure of a session is in. */
+    public enum ProofUnit {
+        /** °C. */
+        TEMPERATURE,
+        /** K. */
+        DIFFERENCE,
+        /** bar. */
+        PRESSURE,
+        /** kW. */
+        HEAT,
+        /** min. */
+        MINUTES,
+        /** K/min. */
+        RATE
+    }
+
+    /**
+     * Something that was read in both sessions.
+     *
+     * @param name what it is
+     * @param unit what it is in
+     * @param before in the first session
+     * @param after in the second
+     */
+    public record ProofFigure(
+            String name, ProofUnit unit, @Missing("not read") Double before, @Missing("not read") Double after) {}
+
+    /**
+     * The mean lap of each plateau, by the share of its way, the second begun where the first is.
+     *
+     * @param speedBeforeKmh road speed before
+     * @param speedAfterKmh road speed after
+     * @param riseBeforeKPerKw rise over the air per heat before; missing where nothing was read
+     * @param riseAfterKPerKw the same after
+     */
+    public record MeanLaps(
+            List<Double> speedBeforeKmh,
+            List<Double> speedAfterKmh,
+            List<Double> riseBeforeKPerKw,
+            List<Double> riseAfterKPerKw) {}
+
+    /**
+     * The model against a log.
+     *
+     * @param lowC 10 % quantile of the predicted peak
+     * @param medianC its median
+     * @param highC 90 % quantile
+     * @param readC the peak that was read
+     * @param words what that says
+     */
+    public record Predicted(
+            double lowC, double medianC, double highC, @Missing("not read") Double readC, String words) {}
+}

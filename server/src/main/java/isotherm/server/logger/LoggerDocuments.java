@@ -1,0 +1,35 @@
+package isotherm.server.logger;
+
+import isotherm.server.document.Missing;
+import isotherm.server.document.Quantity;
+import isotherm.server.document.Text;
+
+/** What is asked of a logger over HTTP. */
+public final class LoggerDocuments {
+    private LoggerDocuments() {}
+
+    /**
+     * A logger that is to be listened to.
+     *
+     * @param port loopback port on which one listens
+     * @param fault what the simulated one has to be wrong with the engine
+     * @param ambientC air temperature round the simulated engine
+     * @param pace seconds that pass in the simulated engine in each second
+     */
+    public record LoggerChoice(
+            @Missing("the simulated one") @Quantity(value = "loopback port", min = 1024, max = 65_535) Integer port,
+            @Missing("nothing") @Text("what is wrong with the simulated engine") SimulatedEngine.Fault fault,
+            @Missing("18 °C")
+                    @Quantity(value = "air temperature round the simulated engine", min = -30, max = 45, unit = "°C")
+                    Double ambientC,
+            @Missing("1")
+                    @Quantity(value = "seconds that pass in the simulated engine in each second", min = 1, max = 200)
+                    Double pace) {}
+
+    /**
+     * What the simulated engine is to do.
+     *
+     * @param turning what it does from now on
+     */
+    public record EngineCommand(@Text("what it does from now on") SimulatedEngine.Turning turning) {}
+}

@@ -1,0 +1,102 @@
+package isotherm.server.store;
+
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.LockModeType;
+import jakarta.persistence.PersistenceContext;
+import java.util.List;
+import java.util.UUID;
+import java.util.function.Consumer;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What is written on run sheets and in care books. It is only ever added to. */
+@Service
+@Transactional
+public class Books {
+    @PersistenceContext
+    private EntityManager entities;
+
+    /**
+     * @param book a build's sheet or a car's care book
+     * @param owner the build or the car
+     * @return everything that was written in it, as JSON texts, oldest first
+     */
+    @Transactional(readOnly = true)
+    public List<String> entries(Kind book, UUID owner) {
+        return entities.createQuery(
+                        "select e from " + entry(book).getSimpleName() + " e where e.owner = :owner order by e.ordinal",
+                        entry(book))
+                .setParameter("owner", owner)
+                .getResultStream()
+                .map(EntryEntity::document)
+                .toList();
+    }
+
+    private static Class<? extends EntryEntity> entry(Kind book) {
+        return book == Kind.BUILD ? BuildEntryEntity.class : CareEntryEntity.class;
+    }
+
+    /**
+     * Writes an entry. One that is there already is not written again: whoever did not hear that it arrived sends it once more.
+     *
+     * @param book a build's sheet or a car's care book
+     * @param owner the build or the car
+     * @param id identity of the entry, given by whoever wrote it
+     * @param document the entry as JSON text
+     * @param check told what was written so far; throws when the entry cannot be
+     * @return whether it is new
+     * @throws NotStored when there is no such build or car, or the identity belongs to an entry of another one
+     */
+    public boolean write(Kind book, UUID owner, UUID id, String document, Consumer<List<String>> check) {
+        // The owner is locked: what is checked here is still so when it is written.
+        Class<? extends StoredEntity> type = book == Kind.BUILD ? BuildEntity.class : CarEntity.class;
+        if (entities.find(type, owner, LockModeType.PESSIMISTIC_WRITE) == null) {
+            throw new NotStored(book, owner);
+        }
+        EntryEntity there = entities.find(entry(book), id);
+        if (there != null) {
+            if (!there.owner().equals(owner)) {
+                throw new NotStored("entry of this book", id);
+            }
+            return false;
+        }
+        List<String> before = entries(book, owner);
+        check.accept(before);
+        entities.persist(
+                book == Kind.BUILD
+                        ? new BuildEntryEntity(id, owner, before.size(), document)
+                        : new CareEntryEntity(id, owner, before.size(), document));
+        entities.flush();
+        return true;
+    }
+
+    /**
+     * @param buildId a build
+     * @param id identity of the picture, given by whoever sent it
+     * @param data the picture
+     * @throws NotStored when there is no such build
+     */
+    public void keepPicture(UUID buildId, UUID id, byte[] data) {
+        if (entities.find(BuildEntity.class, buildId) == null) {
+            throw new NotStored(Kind.BUILD, buildId);
+        }
+        if (entities.find(BuildPictureEntity.class, id) == null) {
+            entities.persist(new BuildPictureEntity(id, buildId, data));
+        }
+    }
+
+    /**
+     * @param buildId a build
+     * @param id a picture
+     * @return the picture
+     * @throws NotStored when there is none
+     */
+    @Transactional(readOnly = true)
+    public byte[] picture(UUID buildId, UUID id) {
+        BuildPictureEntity picture = entities.find(BuildPictureEntity.class, id);
+        if (picture == null || !picture.buildId().equals(buildId)) {
+            throw new NotStored("picture", id);
+        }
+        return picture.data();
+    }
+}

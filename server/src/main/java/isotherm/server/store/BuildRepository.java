@@ -1,0 +1,4 @@
+package isotherm.server.store;
+
+/** Stored builds. */
+interface BuildRepository extends PartRepository<BuildEntity> {}

@@ -1,0 +1,173 @@
+package isotherm.server.api;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import biweekly.Biweekly;
+import biweekly.ICalendar;
+import isotherm.server.testing.RunningServer;
+import java.io.IOException;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.UUID;
+import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A car's care after its build, over HTTP against a real database. */
+class CareApiTest {
+    private static final RunningServer SERVER = RunningServer.get();
+    private static final JsonMapper JSON = new JsonMapper();
+
+    private JsonNode demo;
+    private String car;
+
+    @BeforeEach
+    void addCar() throws IOException {
+        demo = JSON.readTree(Files.readString(Path.of("../demo/3-wren.json")));
+        HttpResponse<String> added =
+                SERVER.send("POST", "/api/cars", demo.get("car").toString());
+        car = "/api/cars/" + JSON.readTree(added.body()).get("id").stringValue();
+    }
+
+    private void build() {
+        ObjectNode wanted = JSON.createObjectNode().put("name", "Winter build");
+        wanted.set("car", demo.get("car"));
+        wanted.set("duty", demo.get("duties").get(0));
+        wanted.set("design", demo.get("designs").get(0));
+        assertThat(SERVER.send("POST", car + "/builds", wanted.toString()).statusCode())
+                .isEqualTo(201);
+    }
+
+    private static ObjectNode entry(String kind, String on) {
+        ObjectNode entry = JSON.createObjectNode()
+                .put("id", UUID.randomUUID().toString())
+                .put("at", Instant.now().toString())
+                .put("who", "Ada")
+                .put("kind", kind);
+        return on == null ? entry : entry.put("on", on);
+    }
+
+    private JsonNode write(ObjectNode entry) {
+        HttpResponse<String> response = SERVER.send("POST", car + "/care/entries", entry.toString());
+        assertThat(response.statusCode()).as(response.body()).isEqualTo(201);
+        return JSON.readTree(response.body());
+    }
+
+    private static String urgency(JsonNode care, String task) {
+        return StreamSupport.stream(care.get("tasks").spliterator(), false)
+                .filter(t -> t.get("id").stringValue().equals(task))
+                .findFirst()
+                .orElseThrow()
+                .get("urgency")
+                .stringValue();
+    }
+
+    @Test
+    void beforeABuildNothingIsDueAndReadingsHaveAPlaceAllTheSame() {
+        JsonNode care = write(entry("OIL_ANALYSIS", null).put("text", "iron 12 ppm, fuel 0.8 %"));
+        assertThat(care.get("tasks")).isEmpty();
+        assertThat(care.get("entries")).hasSize(1);
+    }
+
+    @Test
+    void whatHappensMakesTasksDueAndWhatIsDoneSettlesThem() {
+        build();
+        write(entry("DRIVEN", null).put("odometerKm", 61_200));
+        assertThat(urgency(write(entry("HAPPENED", "FIRST_DRIVE")), "joints")).isEqualTo("DUE");
+        assertThat(urgency(write(entry("DONE", "joints").put("odometerKm", 61_230)), "joints"))
+                .isEqualTo("LATER");
+        assertThat(urgency(write(entry("DRIVEN", null).put("odometerKm", 61_750)), "joints-500"))
+                .isEqualTo("DUE");
+        JsonNode care = write(entry("DRIVEN", null).put("oilHours", 240));
+        assertThat(urgency(care, "oil")).isEqualTo("DUE");
+        assertThat(care.get("odometerKm").doubleValue()).isEqualTo(61_750);
+    }
+
+    @Test
+    void aCorrectionIsAnEntryAndNothingIsDeleted() {
+        build();
+        write(entry("HAPPENED", "FIRST_DRIVE"));
+        ObjectNode wrong = entry("DONE", "joints");
+        write(wrong);
+        JsonNode care = write(entry("STRUCK", wrong.get("id").stringValue()).put("text", "that was the other car"));
+        assertThat(urgency(care, "joints")).isEqualTo("DUE");
+        assertThat(care.get("entries")).hasSize(3);
+        assertThat(care.get("entries"))
+                .filteredOn(e -> e.get("counts").booleanValue())
+                .hasSize(1);
+    }
+
+    @Test
+    void whatIsSentTwiceIsWrittenOnceAndWhatIsWrongSaysWhy() {
+        build();
+        ObjectNode driven = entry("DRIVEN", null).put("odometerKm", 10);
+        write(driven);
+        assertThat(SERVER.send("POST", car + "/care/entries", driven.toString()).statusCode())
+                .isEqualTo(200);
+        for (String[] bad : new String[][] {
+            {entry("DONE", "polish").toString(), "There is no such task"},
+            {entry("DRIVEN", null).toString(), "Give the odometer"},
+            {entry("STRUCK", UUID.randomUUID().toString()).put("text", "why").toString(), "no such entry"},
+            {entry("DRIVEN", null).put("odometerKm", -5).toString(), "/odometerKm"}
+        }) {
+            HttpResponse<String> refused = SERVER.send("POST", car + "/care/entries", bad[0]);
+            assertThat(refused.statusCode()).isEqualTo(422);
+            assertThat(refused.body()).contains(bad[1]);
+        }
+        assertThat(SERVER.send("GET", "/api/cars/" + UUID.randomUUID() + "/care", null)
+                        .statusCode())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void theCalendarHasWhatIsDueByDate() {
+        build();
+        write(entry("HAPPENED", "HARD_DAY"));
+        HttpResponse<String> answer = SERVER.send("GET", car + "/care.ics", null);
+        assertThat(answer.headers().firstValue("content-type"))
+                .hasValueSatisfying(t -> assertThat(t).startsWith("text/calendar"));
+        ICalendar calendar = Biweekly.parse(answer.body()).first();
+        assertThat(calendar.getEvents()).hasSizeGreaterThanOrEqualTo(5);
+        assertThat(calendar.getEvents())
+                .filteredOn(e -> e.getSummary().getValue().contains("chafe"))
+                .singleElement()
+                .satisfies(e -> {
+                    assertThat(e.getDateStart().getValue().hasTime()).isFalse();
+                    assertThat(e.getDescription().getValue()).contains("hard day", "CAUTION");
+                });
+        assertThat(answer.body())
+                .contains("DTSTART;VALUE=DATE:"
+                        + LocalDate.now(ZoneOffset.UTC).toString().replace("-", ""));
+    }
+
+    @Test
+    void aLogTellsHowMuchOfTheOilItTook() {
+        JsonNode cars = JSON.readTree(SERVER.send("GET", "/api/cars", null).body());
+        String corvid = StreamSupport.stream(cars.spliterator(), false)
+                .filter(c -> c.get("name").stringValue().equals("Aldane Corvid"))
+                .findFirst()
+                .orElseThrow()
+                .get("id")
+                .stringValue();
+        JsonNode view =
+                JSON.readTree(SERVER.send("GET", "/api/cars/" + corvid, null).body());
+        double[] hours = new double[2];
+        for (int i = 0; i < 2; i++) {
+            String log = view.at("/logs/" + i + "/id").stringValue();
+            hours[i] = JSON.readTree(SERVER.send("GET", "/api/logs/" + log + "/oil-hours", null)
+                            .body())
+                    .get("hours")
+                    .doubleValue();
+        }
+        // 24 minutes at 140 °C and more take hours; the same with a cooler takes far less.
+        assertThat(hours[0]).isBetween(2.0, 12.0);
+        assertThat(hours[1]).isBetween(0.1, 1.0);
+    }
+}

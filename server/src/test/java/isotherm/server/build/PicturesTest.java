@@ -1,0 +1,126 @@
+package isotherm.server.build;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import isotherm.server.document.InvalidDocument;
+import java.awt.Color;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.Base64;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** What is kept of a picture is the picture, and nothing else. */
+class PicturesTest {
+    /** A WebP of one red pixel, lossless. */
+    private static final String WEBP = "UklGRhoAAABXRUJQVlA4TA0AAAAvAAAAEAcQERGIiP4HAA==";
+
+    /** Red on the left, blue on the right. */
+    private static BufferedImage halves(int width, int height) {
+        BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+        for (int x = 0; x < width; x++) {
+            for (int y = 0; y < height; y++) {
+                image.setRGB(x, y, (x < width / 2 ? Color.RED : Color.BLUE).getRGB());
+            }
+        }
+        return image;
+    }
+
+    private static byte[] written(BufferedImage image, String format) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ImageIO.write(image, format, out);
+        return out.toByteArray();
+    }
+
+    private static BufferedImage read(byte[] data) throws IOException {
+        return ImageIO.read(new ByteArrayInputStream(data));
+    }
+
+    /** Puts an EXIF segment with an orientation, and a place in its text, behind the beginning of a JPEG. */
+    private static byte[] withExif(byte[] jpeg, int orientation) {
+        byte[] tiff = ByteBuffer.allocate(26)
+                .put("MM\0*".getBytes(StandardCharsets.ISO_8859_1))
+                .putInt(8)
+                .putShort((short) 1)
+                .putShort((short) 0x0112)
+                .putShort((short) 3)
+                .putInt(1)
+                .putShort((short) orientation)
+                .putShort((short) 0)
+                .putInt(0)
+                .array();
+        byte[] place = "GPS 54.1 N".getBytes(StandardCharsets.US_ASCII);
+        int length = 2 + 6 + tiff.length + place.length;
+        return ByteBuffer.allocate(jpeg.length + 2 + length)
+                .put(jpeg, 0, 2)
+                .putShort((short) 0xFFE1)
+                .putShort((short) length)
+                .put("Exif\0\0".getBytes(StandardCharsets.ISO_8859_1))
+                .put(tiff)
+                .put(place)
+                .put(jpeg, 2, jpeg.length - 2)
+                .array();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"png", "jpg"})
+    void aPictureIsKeptAsAJpegOfModestSize(String format) throws IOException {
+        BufferedImage kept = read(Pictures.clean(written(halves(2400, 1200), format)));
+        assertThat(kept.getWidth()).isEqualTo(1800);
+        assertThat(kept.getHeight()).isEqualTo(900);
+        assertThat(new Color(kept.getRGB(100, 100)).getRed()).isGreaterThan(200);
+    }
+
+    @Test
+    void webpIsTaken() throws IOException {
+        BufferedImage kept = read(Pictures.clean(Base64.getDecoder().decode(WEBP)));
+        assertThat(kept.getWidth()).isEqualTo(1);
+    }
+
+    @Test
+    void whereAndHowItWasTakenIsGoneAndItStandsUpright() throws IOException {
+        byte[] taken = withExif(written(halves(80, 40), "jpg"), 6);
+        byte[] clean = Pictures.clean(taken);
+        assertThat(new String(taken, StandardCharsets.ISO_8859_1)).contains("GPS 54.1 N");
+        assertThat(new String(clean, StandardCharsets.ISO_8859_1)).doesNotContain("GPS 54.1 N", "Exif");
+        BufferedImage kept = read(clean);
+        assertThat(kept.getWidth()).isEqualTo(40);
+        assertThat(new Color(kept.getRGB(20, 5)).getRed())
+                .as("its left has become its top")
+                .isGreaterThan(200);
+        assertThat(new Color(kept.getRGB(20, 75)).getBlue()).isGreaterThan(200);
+    }
+
+    @Test
+    void whatIsNoPictureIsRefusedWithItsReason() throws IOException {
+        byte[] png = written(halves(200, 200), "png");
+        assertThatThrownBy(() -> Pictures.clean("<svg/>".getBytes(StandardCharsets.UTF_8)))
+                .isInstanceOf(InvalidDocument.class)
+                .hasMessageContaining("JPEG, PNG and WebP");
+        assertThatThrownBy(() -> Pictures.clean(written(halves(20, 20), "gif")))
+                .isInstanceOf(InvalidDocument.class)
+                .hasMessageContaining("not as gif");
+        assertThatThrownBy(() -> Pictures.clean(Arrays.copyOf(png, png.length / 2)))
+                .isInstanceOf(InvalidDocument.class)
+                .hasMessageContaining("broken");
+        assertThatThrownBy(() -> Pictures.clean(new byte[0])).isInstanceOf(InvalidDocument.class);
+    }
+
+    @Test
+    void aPictureThatUnpacksToFarTooMuchIsRefusedBeforehand() throws IOException {
+        byte[] png = written(halves(10, 10), "png");
+        // Width and height stand in the first chunk.
+        ByteBuffer.wrap(png).putInt(16, 60_000).putInt(20, 60_000);
+        assertThatThrownBy(() -> Pictures.clean(png))
+                .isInstanceOf(InvalidDocument.class)
+                .hasMessageContaining("60 million");
+    }
+}
