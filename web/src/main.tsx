@@ -17,6 +17,7 @@ const Global = createGlobalStyle`
     font: 15px/1.4 'Inter Variable', system-ui, sans-serif;
     font-feature-settings: 'tnum';
   }
+  a { color: inherit; }
 `;
 
 const router = createBrowserRouter([

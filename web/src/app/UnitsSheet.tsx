@@ -21,6 +21,7 @@ const NAMES: Partial<Record<Quantity, string>> = {
   pressure: 'Pressures in',
   volume: 'Volumes in',
   mass: 'Masses in',
+  torque: 'Torques in',
   area: 'Areas in',
 };
 

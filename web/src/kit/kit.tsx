@@ -528,11 +528,15 @@ export function AskName(props: {
   label: string;
   value: string;
   action: string;
+  /** What has to be known before it is answered. */
+  text?: string;
+  longest?: number;
   onClose: () => void;
   onName: (name: string) => void;
 }) {
   const [name, setName] = useState(props.value);
-  const wrong = name.trim() === '' || name.length > 120;
+  const longest = props.longest ?? 120;
+  const wrong = name.trim() === '' || name.length > longest;
   const done = () => {
     if (!wrong) {
       props.onName(name.trim());
@@ -541,10 +545,11 @@ export function AskName(props: {
   };
   return (
     <Sheet title={props.title} onClose={props.onClose}>
+      {props.text && <p style={{ margin: 0 }}>{props.text}</p>}
       <TextField value={name} onChange={setName} isInvalid={wrong} autoFocus>
         <FieldLabel>{props.label}</FieldLabel>
         <Line autoComplete="off" onKeyDown={(e) => e.key === 'Enter' && done()} />
-        <Wrong>{wrong && `${props.label}: 1 to 120 characters are expected`}</Wrong>
+        <Wrong>{wrong && `${props.label}: 1 to ${longest} characters are expected`}</Wrong>
       </TextField>
       <Row>
         <Button onPress={done} isDisabled={wrong}>

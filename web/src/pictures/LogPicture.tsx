@@ -151,7 +151,7 @@ export function LogPicture({ id, height }: { id: string; height: number }) {
 }
 
 /** A path with a gap wherever there is no value. */
-function lines(
+export function lines(
   time: readonly number[],
   values: readonly (number | null)[],
   x: (v: number) => number,

@@ -38,6 +38,10 @@ const Column = styled.div`
   /* What is hidden from sight but read aloud stays inside the column. */
   position: relative;
   padding: 14px 12px 20px;
+  &:focus-visible {
+    outline: 2px solid ${(p) => p.theme.focus};
+    outline-offset: -2px;
+  }
   &.choices {
     padding-left: 20px;
   }
@@ -53,8 +57,11 @@ export function Station(props: { choices: ReactNode; pictures: ReactNode; side: 
       <Column className="choices">
         <Held>{props.choices}</Held>
       </Column>
-      <Column>{props.pictures}</Column>
-      <Column className="side">
+      {/* Not all that is read in these can be tabbed to: the columns themselves can, so that keys scroll them. */}
+      <Column tabIndex={0} role="group" aria-label="What it does">
+        {props.pictures}
+      </Column>
+      <Column className="side" tabIndex={0} role="group" aria-label="Beside it">
         <Held>{props.side}</Held>
       </Column>
     </Grid>

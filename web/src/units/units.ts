@@ -29,6 +29,8 @@ export const quantities = {
   pressure: [unit('bar', 1, 2), unit('psi', 14.5037738, 0)],
   volume: [unit('L', 1, 2, ['l', 'litre', 'liter']), unit('qt', 1.05668821, 2, ['quart', 'quarts'])],
   mass: [unit('kg', 1, 0), unit('lb', 2.20462262, 0, ['lbs'])],
+  torque: [unit('N·m', 1, 0, ['nm']), unit('lb·ft', 0.737562149, 0, ['lbft', 'ftlb', 'lb-ft'])],
+  angle: [unit('°', 1, 0, ['deg']), unit('turn', 1 / 360, 3, ['turns'])],
   area: [unit('cm²', 1, 0, ['cm2']), unit('in²', 1 / 6.4516, 0, ['in2', 'sqin'])],
 } as const satisfies Record<string, readonly [Unit, Unit]>;
 

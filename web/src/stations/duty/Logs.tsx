@@ -576,9 +576,12 @@ const FACTORS: Record<string, string> = {
 };
 
 /** What a log says about the car, and how sure it is; one click puts it into the car, another takes it out again. */
-function FitSheet({ log, onClose }: { log: Schemas['LogView']; onClose: () => void }) {
+export function FitSheet(props: { log: Schemas['LogView']; onClose: () => void; design?: string | undefined }) {
+  const { log, onClose } = props;
   const { view, car, changeCar, designId } = useBench();
-  const [driven, setDriven] = useState(() => view.designs.find((d) => d.design.cooler === undefined)?.id ?? designId);
+  const [driven, setDriven] = useState(
+    () => props.design ?? view.designs.find((d) => d.design.cooler === undefined)?.id ?? designId,
+  );
   const design = view.designs.find((d) => d.id === driven)?.design;
   const fit = useQuery({
     queryKey: ['fit', log.id, car, design],

@@ -240,9 +240,10 @@ class PlumbStationTest extends Workshop {
         set("Width", "200");
         set("Height", "250");
         set("Depth", "60");
-        // It stands where both hoses went: they go another way, or the row says that they cannot.
-        // To say that there is no way takes the search longest, once for each figure that was typed.
-        assertThat(cutRow()).not().hasText(before, SEARCHED);
+        // It stands where both hoses have to go, and is what has to move.
+        assertThat(page.getByText(Pattern.compile("No way for the feed.*box")))
+                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
+        assertThat(cutRow()).not().hasText(before);
         button("Take it out").click();
         assertThat(cutRow()).hasText(before, SEARCHED);
         assertThat(page.getByText(Pattern.compile("No way for the"))).hasCount(0);

@@ -252,7 +252,7 @@ class SliceTest extends Workshop {
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Dark paper"))
                     .click();
         }
-        for (String station : new String[] {"Duty", "Core", "Place", "Plumb"}) {
+        for (String station : new String[] {"Duty", "Core", "Place", "Plumb", "Build", "Care"}) {
             station(station);
             assertThat(ruleMark("Peak")).isVisible();
             if (station.equals("Core")) {

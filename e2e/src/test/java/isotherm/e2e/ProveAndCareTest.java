@@ -1,0 +1,83 @@
+package isotherm.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** Before against after with the demo garage's logs, and a car's care after its build. */
+class ProveAndCareTest extends Workshop {
+    private Locator proof() {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Proof"));
+    }
+
+    @Test
+    void beforeAndAfterAreHeldAgainstEachOtherAndTheModel() {
+        open("Aldane Corvid", "First choice, 10 rows");
+        station("Prove");
+        assertThat(proof()).containsText("It runs cooler");
+        assertThat(proof()).containsText(Pattern.compile("ran [\\d.]+ K cooler \\([\\d.]+ to [\\d.]+ K\\)"));
+        assertThat(table("Brought to the first day")).containsText("Difference");
+        assertThat(table("What was read")).containsText("Drop over the core");
+        assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("The mean laps before and after")))
+                .isVisible();
+        assertThat(page.getByText("look whether this design was in it")).isVisible();
+        assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
+        choose("Before", "Skerry Moor, after");
+        assertThat(page.getByText("Before and after are the same log")).isVisible();
+        choose("After", "Skerry Moor, before");
+        assertThat(proof()).containsText("It runs hotter");
+        button("What the second log teaches…").click();
+        assertThat(sheet("What “Skerry Moor, before” says")).isVisible();
+    }
+
+    @Test
+    void whatHappensMakesTasksDueAndWhatIsDoneIsKept() {
+        Garage.Own own = Garage.own("plumb");
+        open(own.car(), own.design());
+        station("Care");
+        assertThat(page.getByText("Care begins with the first build")).isVisible();
+        station("Build");
+        button("Begin a build of “" + own.design() + "”").click();
+        button("Begin").click();
+        assertThat(page.getByText("Say who works")).isVisible();
+        station("Care");
+        Locator who = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Who works"));
+        who.fill("Ada");
+        who.press("Enter");
+        Locator joints = page.getByRole(
+                AriaRole.LISTITEM, new Page.GetByRoleOptions().setName(Pattern.compile("^Look at every joint with")));
+        assertThat(joints).containsText("Later");
+        set("Odometer", "84000");
+        button("Write the odometer down").click();
+        assertThat(page.getByText("at 84000 km now")).isVisible();
+        choose("Something happened", "First drive after the build");
+        button("It happened today").click();
+        assertThat(joints).containsText("Due");
+        assertThat(joints).containsText("first drive on");
+        assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
+        joints.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Done…"))
+                .click();
+        Locator found =
+                page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("What was found, figure used"));
+        found.fill("all dry");
+        found.press("Enter");
+        assertThat(joints).containsText("Later");
+        assertThat(joints).containsText("Last by Ada");
+        assertThat(table("The care book")).containsText("all dry");
+        button(Pattern.compile("^Does not count: Done")).click();
+        Locator why = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Why not"));
+        why.fill("that was the other car");
+        why.press("Enter");
+        assertThat(joints).containsText("Due");
+        assertThat(table("The care book")).containsText("all dry");
+        assertThat(table("The care book")).containsText("that was the other car");
+        page.reload();
+        assertThat(joints).containsText("Due");
+    }
+}

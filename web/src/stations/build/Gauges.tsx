@@ -1,0 +1,126 @@
+import { useState } from 'react';
+import styled from 'styled-components';
+import { call, range } from '../../api/client';
+import { usePreferences } from '../../app/preferences';
+import { Button, Fold, Heading, Muted, Pick, QuantityField, Row } from '../../kit/kit';
+import { FigureTable } from '../../kit/layout';
+import type { Schemas } from '../../api/client';
+import type { Channel, Live } from './useLive';
+
+type Fault = NonNullable<Schemas['LoggerChoice']['fault']>;
+type Turning = Schemas['EngineCommand']['turning'];
+
+const FAULTS: readonly { id: Fault; name: string }[] = [
+  { id: 'NONE', name: 'Nothing' },
+  { id: 'SLOW_LEAK', name: 'A slow leak' },
+  { id: 'STUCK_THERMOSTAT', name: 'Thermostat stays shut' },
+  { id: 'AIRLOCK', name: 'Air in the core' },
+  { id: 'SENSOR_DROPOUT', name: 'A sensor plug falls off' },
+  { id: 'DEAD_FAN', name: 'Fan does not run' },
+];
+
+const CHANNELS: readonly { id: Channel; name: string }[] = [
+  { id: 'RPM', name: 'Engine speed' },
+  { id: 'OIL_PRESSURE', name: 'Oil pressure' },
+  { id: 'OIL', name: 'Oil' },
+  { id: 'OIL_RETURN', name: 'Oil from the cooler' },
+  { id: 'CORE_FAR', name: 'Far end of the core' },
+  { id: 'COOLANT', name: 'Coolant' },
+  { id: 'AMBIENT', name: 'Air' },
+];
+
+const TURNINGS: readonly { id: Turning; name: string }[] = [
+  { id: 'CRANK', name: 'Crank' },
+  { id: 'IDLE', name: 'Idle' },
+  { id: 'WARM', name: 'Raised idle' },
+  { id: 'OFF', name: 'Off' },
+];
+
+const Panel = styled.section`
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  & td {
+    font-size: 17px;
+  }
+`;
+
+/** What the logger shows; a choice of logger while none is attached. */
+export function Gauges({ buildId, live }: { buildId: string; live: Live | undefined }) {
+  const { show } = usePreferences();
+  const [fault, setFault] = useState<Fault>('NONE');
+  const [pace, setPace] = useState(30);
+  const [port, setPort] = useState(8411);
+  const [said, setSaid] = useState<string>();
+  const ask = (method: string, path: string, body?: unknown) => {
+    setSaid(undefined);
+    call(method, `/builds/${buildId}/logger${path}`, body).catch((e: unknown) => setSaid((e as Error).message));
+  };
+  const figure = (channel: Channel) => {
+    const v = live?.values[channel];
+    if (v === undefined) {
+      return '–';
+    }
+    return channel === 'RPM'
+      ? `${Math.round(v)} 1/min`
+      : show(v, channel === 'OIL_PRESSURE' ? 'pressure' : 'temperature');
+  };
+  const ports = range('LoggerChoice', 'port');
+  const paces = range('LoggerChoice', 'pace');
+  return (
+    <Panel aria-label="Gauges">
+      <Heading>Gauges</Heading>
+      {live?.listening ? (
+        <>
+          <FigureTable aria-label="What the gauges show">
+            <tbody>
+              {CHANNELS.map((c) => (
+                <tr key={c.id}>
+                  <th scope="row">{c.name}</th>
+                  <td>{figure(c.id)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </FigureTable>
+          {live.simulated && (
+            <>
+              <Muted>Simulated engine, {Math.round(live.time / 60)} min on its clock</Muted>
+              <Row role="group" aria-label="The simulated engine">
+                {TURNINGS.map((t) => (
+                  <Button key={t.id} onPress={() => ask('POST', '/engine', { turning: t.id })}>
+                    {t.name}
+                  </Button>
+                ))}
+              </Row>
+            </>
+          )}
+          <Button onPress={() => ask('DELETE', '')}>Let the logger go</Button>
+        </>
+      ) : (
+        <>
+          <Muted>No logger is attached: readings are typed.</Muted>
+          <Fold name="Simulated logger">
+            <Pick label="What is wrong with its engine" value={fault} options={FAULTS} onChange={setFault} />
+            <QuantityField
+              label="Pace, seconds in one"
+              value={pace}
+              min={paces.min}
+              max={paces.max}
+              step={10}
+              onChange={setPace}
+            />
+            <Button onPress={() => ask('POST', '', { fault, pace })}>Attach the simulated logger</Button>
+          </Fold>
+          <Fold name="A logger of your own">
+            <Muted>
+              It listens on a loopback port of this machine and speaks the protocol of docs/formats/gauges.md.
+            </Muted>
+            <QuantityField label="Port" value={port} min={ports.min} max={ports.max} step={1} onChange={setPort} />
+            <Button onPress={() => ask('POST', '', { port })}>Attach it</Button>
+          </Fold>
+        </>
+      )}
+      {said && <p role="alert">▲ {said}</p>}
+    </Panel>
+  );
+}

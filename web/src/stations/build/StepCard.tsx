@@ -1,0 +1,304 @@
+import { useEffect, useRef, useState } from 'react';
+import styled from 'styled-components';
+import { usePreferences } from '../../app/preferences';
+import { Button, Muted, Row, TextEntry } from '../../kit/kit';
+import { QUANTITY, SOURCE } from './measures';
+import { ReadingField } from './ReadingField';
+import type { Entry, Sheet, SheetStep, StepState } from './useSheet';
+
+const Card = styled.li`
+  display: grid;
+  grid-template-columns: 64px minmax(0, 1fr);
+  gap: 0 14px;
+  padding: 10px 0;
+  border-bottom: 1px solid ${(p) => p.theme.faint};
+  & h3 {
+    font-size: 16px;
+    font-weight: 600;
+    margin: 0;
+    line-height: 1.35;
+  }
+  & .more {
+    display: flex;
+    flex-direction: column;
+    gap: 10px;
+    margin-top: 8px;
+  }
+  & p {
+    margin: 0;
+  }
+  & .caution {
+    border: 2px solid ${(p) => p.theme.ink};
+    border-radius: 4px;
+    padding: 8px 12px;
+    font-weight: 600;
+  }
+  & .figures {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px 22px;
+    margin: 0;
+  }
+  & .figures dt {
+    font-size: 13px;
+    color: ${(p) => p.theme.soft};
+  }
+  & .figures dd {
+    margin: 0;
+    font-size: 19px;
+    font-weight: 600;
+    font-variant-numeric: tabular-nums;
+  }
+  & .figures small {
+    display: block;
+    font-size: 12px;
+    font-weight: 400;
+    color: ${(p) => p.theme.soft};
+    max-width: 230px;
+  }
+  & img {
+    max-width: 220px;
+    max-height: 160px;
+    border: 1px solid ${(p) => p.theme.line};
+    border-radius: 4px;
+  }
+`;
+
+const Tick = styled(Button)`
+  width: 60px;
+  min-height: 60px;
+  align-self: start;
+  font-size: 26px;
+  padding: 0;
+  &[aria-pressed='true'] {
+    background: ${(p) => p.theme.ink};
+    color: ${(p) => p.theme.paper};
+  }
+`;
+
+const Title = styled.button`
+  font: inherit;
+  color: inherit;
+  background: none;
+  border: 0;
+  padding: 4px 0;
+  min-height: 44px;
+  text-align: left;
+  cursor: pointer;
+  width: 100%;
+  border-radius: 3px;
+  &:focus-visible {
+    outline: 2px solid ${(p) => p.theme.focus};
+    outline-offset: 2px;
+  }
+`;
+
+/** One step: a line when it is not its turn, everything of it when it is or when it is asked for. */
+export function StepCard(props: {
+  buildId: string;
+  step: SheetStep;
+  state: StepState;
+  sheet: Sheet;
+  mayWrite: boolean;
+  turn: boolean;
+}) {
+  const { buildId, step, state, sheet, mayWrite, turn } = props;
+  const { show } = usePreferences();
+  const [asked, setAsked] = useState<boolean>();
+  const open = asked ?? turn;
+  const card = useRef<HTMLLIElement>(null);
+  const mine = sheet.waiting.filter((w) => w.on === step.id);
+  const done = isDone(state, mine);
+  const reading = mine.filter((w) => w.kind === 'READING').at(-1) ?? state.reading;
+  // Without a connection the rules cannot be asked: what was read here counts until they can.
+  const refusal = mine.some((w) => w.kind === 'READING') ? undefined : state.refusal;
+  useEffect(() => {
+    if (turn) {
+      card.current?.scrollIntoView({ block: 'nearest', behavior: 'smooth' });
+    }
+  }, [turn]);
+  const figure = (f: SheetStep['figures'][number]) => {
+    const q = QUANTITY[f.measure];
+    return f.low === f.high ? show(f.low, q) : `${show(f.low, q)} to ${show(f.high, q)}`;
+  };
+  return (
+    <Card ref={card} aria-current={turn ? 'step' : undefined} aria-label={step.what}>
+      <Tick
+        aria-label={done ? `Not done: ${step.what}` : `Done: ${step.what}`}
+        aria-pressed={done}
+        isDisabled={!mayWrite || (!done && refusal !== undefined)}
+        onPress={() => {
+          setAsked(undefined);
+          sheet.write({ kind: done ? 'NOT_DONE' : 'DONE', on: step.id });
+        }}
+      >
+        {done ? '✓' : ''}
+      </Tick>
+      <div>
+        <Title aria-expanded={open} onClick={() => setAsked(!open)}>
+          <h3>
+            {!open && step.caution && <span aria-label="With a caution">▲ </span>}
+            {step.what}
+          </h3>
+          {state.done && (
+            <Muted>
+              {state.done.who}, {when(state.done.at)}
+            </Muted>
+          )}
+        </Title>
+        {open && (
+          <div className="more">
+            <Muted>{step.why}.</Muted>
+            {step.caution && (
+              <p className="caution" role="note" aria-label="Caution">
+                ▲ {step.caution}
+              </p>
+            )}
+            {step.figures.length > 0 && (
+              <dl className="figures">
+                {step.figures.map((f, i) => (
+                  <div key={i}>
+                    <dt>{f.name}</dt>
+                    <dd>
+                      {figure(f)}
+                      <small>
+                        {SOURCE[f.source]}: {f.from}
+                      </small>
+                    </dd>
+                  </div>
+                ))}
+              </dl>
+            )}
+            {step.reading && (
+              <div>
+                <ReadingField
+                  reading={step.reading}
+                  value={reading?.value}
+                  onRead={(value) => sheet.write({ kind: 'READING', on: step.id, value })}
+                />
+                {reading?.kind === 'LIVE_READING' && <Muted>filled in by the logger, {when(reading.at)}</Muted>}
+              </div>
+            )}
+            {step.timerSeconds !== undefined && (
+              <Timer
+                seconds={step.timerSeconds}
+                started={mine.filter((w) => w.kind === 'TIMER').at(-1)?.at ?? state.timer?.at}
+                onStart={() => sheet.write({ kind: 'TIMER', on: step.id })}
+                mayStart={mayWrite}
+              />
+            )}
+            {!done && refusal && <p>✕ {refusal}</p>}
+            <Notes buildId={buildId} step={step} state={state} sheet={sheet} mayWrite={mayWrite} waiting={mine} />
+          </div>
+        )}
+      </div>
+    </Card>
+  );
+}
+
+/** Whether a step is done, with what is written here and has not arrived yet. */
+export function isDone(state: StepState | undefined, waiting: readonly Entry[]): boolean {
+  return waiting
+    .filter((w) => w.on === state?.id)
+    .reduce((is, w) => (w.kind === 'DONE' ? true : w.kind === 'NOT_DONE' ? false : is), state?.done !== undefined);
+}
+
+export function when(at: string): string {
+  return new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+}
+
+function Timer(props: { seconds: number; started: string | undefined; onStart: () => void; mayStart: boolean }) {
+  const { seconds, started, onStart, mayStart } = props;
+  const [now, setNow] = useState(() => Date.now());
+  useEffect(() => {
+    if (started === undefined) {
+      return;
+    }
+    const tick = setInterval(() => setNow(Date.now()), 250);
+    return () => clearInterval(tick);
+  }, [started]);
+  const left = started === undefined ? seconds : seconds - Math.max(0, now - Date.parse(started)) / 1000;
+  const s = Math.ceil(Math.max(0, left));
+  const clock = `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}`;
+  return (
+    <Row>
+      <span role="timer" style={{ fontSize: 26, fontWeight: 650, fontVariantNumeric: 'tabular-nums', minWidth: 90 }}>
+        {clock}
+      </span>
+      <Button onPress={onStart} isDisabled={!mayStart} style={{ minHeight: 52 }}>
+        {started === undefined ? 'Start the timer' : 'Start it again'}
+      </Button>
+      <strong aria-live="assertive">{started !== undefined && left <= 0 ? 'Time is up' : ''}</strong>
+    </Row>
+  );
+}
+
+function Notes(props: {
+  buildId: string;
+  step: SheetStep;
+  state: StepState;
+  sheet: Sheet;
+  mayWrite: boolean;
+  waiting: readonly Entry[];
+}) {
+  const { buildId, step, state, sheet, mayWrite, waiting } = props;
+  const file = useRef<HTMLInputElement>(null);
+  const [writing, setWriting] = useState(false);
+  const notes = [...state.notes, ...waiting.filter((w) => w.kind === 'NOTE')];
+  return (
+    <>
+      {notes.map((n) =>
+        n.kind === 'PICTURE' ? (
+          <img
+            key={n.id}
+            src={`/api/builds/${buildId}/pictures/${n.text}`}
+            alt={`Taken by ${n.who}, ${when(n.at)}, at: ${step.what}`}
+          />
+        ) : (
+          <p key={n.id}>
+            <Muted>
+              {n.who}, {when(n.at)}:
+            </Muted>{' '}
+            {n.text}
+          </p>
+        ),
+      )}
+      {waiting.some((w) => w.kind === 'PICTURE') && <Muted>A picture waits to be sent.</Muted>}
+      {mayWrite && writing && (
+        <TextEntry
+          label="Note"
+          value=""
+          longest={2000}
+          autoFocus
+          needed={false}
+          onChange={(text) => {
+            setWriting(false);
+            if (text.trim() !== '') {
+              sheet.write({ kind: 'NOTE', on: step.id, text: text.trim() });
+            }
+          }}
+        />
+      )}
+      {mayWrite && (
+        <Row>
+          {!writing && <Button onPress={() => setWriting(true)}>Write a note</Button>}
+          <Button onPress={() => file.current?.click()}>Add a picture</Button>
+          <input
+            ref={file}
+            type="file"
+            accept="image/jpeg,image/png,image/webp"
+            hidden
+            aria-label={`Picture for: ${step.what}`}
+            onChange={(e) => {
+              const picked = e.currentTarget.files?.[0];
+              e.currentTarget.value = '';
+              if (picked) {
+                void sheet.addPicture(picked).then((text) => sheet.write({ kind: 'PICTURE', on: step.id, text }));
+              }
+            }}
+          />
+        </Row>
+      )}
+    </>
+  );
+}

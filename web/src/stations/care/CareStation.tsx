@@ -1,0 +1,274 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { ApiError, call, range, type Schemas } from '../../api/client';
+import { newId, useWho } from '../../app/who';
+import { useBench } from '../../app/workbench';
+import { AskName, Button, Fold, Heading, Muted, Pick, QuantityField, Row, TextEntry } from '../../kit/kit';
+import { FigureTable } from '../../kit/layout';
+import { Station } from '../Station';
+
+type View = Schemas['CareView'];
+type Task = Schemas['CareTask'];
+type Entry = Schemas['CareEntryDocument'];
+type Kind = Entry['kind'];
+
+const URGENCY: Record<Task['urgency'], string> = { DUE: '▲ Due', SOON: '● Soon', LATER: 'Later', DONE: '✓ Done' };
+
+const HAPPENINGS = [
+  { id: 'FIRST_DRIVE', name: 'First drive after the build' },
+  { id: 'FILTER_CHANGE', name: 'Oil and filter changed' },
+  { id: 'SERVICE', name: 'Service' },
+  { id: 'HARD_DAY', name: 'A day on a track, or a long climb' },
+] as const;
+
+const READINGS = [
+  { id: 'OIL_ANALYSIS', name: 'Oil analysis' },
+  { id: 'DASH', name: 'Dash reading' },
+  { id: 'LAPS', name: 'Laps without a logger' },
+] as const;
+
+const KINDS: Record<Kind, string> = {
+  DONE: 'Done',
+  HAPPENED: 'Happened',
+  DRIVEN: 'Driven',
+  OIL_ANALYSIS: 'Oil analysis',
+  DASH: 'Dash reading',
+  LAPS: 'Laps',
+  STRUCK: 'Does not count',
+};
+
+const Tasks = styled.ul`
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  & li {
+    display: grid;
+    grid-template-columns: 84px minmax(0, 1fr) auto;
+    gap: 4px 14px;
+    align-items: start;
+    padding: 12px 0;
+    border-bottom: 1px solid ${(p) => p.theme.faint};
+  }
+  & h3 {
+    margin: 0;
+    font-size: 16px;
+    font-weight: 600;
+  }
+  & p {
+    margin: 2px 0 0;
+  }
+`;
+
+/** What is due after a build, by date, distance, hours or events, and everything that was written. */
+export function CareStation() {
+  const { view: car } = useBench();
+  const client = useQueryClient();
+  const [who, setWho] = useWho();
+  const [said, setSaid] = useState<string>();
+  const care = useQuery({ queryKey: ['care', car.id], queryFn: () => call<View>('GET', `/cars/${car.id}/care`) });
+  const write = async (what: Omit<Entry, 'id' | 'at' | 'who'>) => {
+    setSaid(undefined);
+    const entry = { id: newId(), at: new Date().toISOString(), who, ...what };
+    try {
+      client.setQueryData(['care', car.id], await call<View>('POST', `/cars/${car.id}/care/entries`, entry));
+    } catch (e) {
+      setSaid(e instanceof ApiError ? (e.problems[0]?.message ?? e.message) : 'No connection: this was not written');
+    }
+  };
+  if (care.error) {
+    return <p role="alert">▲ The care book cannot be read: {care.error.message}</p>;
+  }
+  if (!care.data) {
+    return null;
+  }
+  const mayWrite = who.trim() !== '';
+  return (
+    <Station
+      choices={
+        <>
+          <TextEntry label="Who works" value={who} longest={60} onChange={setWho} />
+          {!mayWrite && <p style={{ margin: 0 }}>▲ Say who works: every entry carries a name.</p>}
+          {mayWrite && <Written care={care.data} write={(e) => void write(e)} />}
+          {said && <p role="alert">▲ {said}</p>}
+          <a href={`/api/cars/${car.id}/care.ics`}>Calendar to subscribe to</a>
+          <Muted>Intervals are usual ones and estimates: the makers’ own come first.</Muted>
+        </>
+      }
+      pictures={
+        <>
+          <Heading>What is due</Heading>
+          {care.data.build === undefined ? (
+            <Muted>Care begins with the first build: its date, its oil and its hoses decide what is due.</Muted>
+          ) : (
+            <Muted>
+              Since “{care.data.build}”, {care.data.built}
+              {care.data.odometerKm !== undefined && `, at ${Math.round(care.data.odometerKm)} km now`}.
+            </Muted>
+          )}
+          <Tasks aria-label="Tasks">
+            {care.data.tasks.map((t) => (
+              <OneTask key={t.id} task={t} mayWrite={mayWrite} write={(e) => void write(e)} />
+            ))}
+          </Tasks>
+        </>
+      }
+      side={<History care={care.data} mayWrite={mayWrite} write={(e) => void write(e)} />}
+    />
+  );
+}
+
+type Write = (what: Omit<Entry, 'id' | 'at' | 'who'>) => void;
+
+function OneTask({ task, mayWrite, write }: { task: Task; mayWrite: boolean; write: Write }) {
+  const [asked, setAsked] = useState(false);
+  return (
+    <li aria-label={task.what}>
+      <strong>{URGENCY[task.urgency]}</strong>
+      <div>
+        <h3>{task.what}</h3>
+        <p>{task.reason}</p>
+        <p>
+          <Muted>{task.why}.</Muted>
+        </p>
+        {task.caution && task.urgency !== 'DONE' && <p>▲ {task.caution}</p>}
+        {task.last && (
+          <p>
+            <Muted>
+              Last by {task.last.who}, {task.last.at.slice(0, 10)}
+              {task.last.text && `: ${task.last.text}`}
+            </Muted>
+          </p>
+        )}
+      </div>
+      <Button style={{ minHeight: 52 }} isDisabled={!mayWrite} onPress={() => setAsked(true)}>
+        Done…
+      </Button>
+      {asked && (
+        <AskName
+          title={task.what}
+          text={task.caution ? `▲ ${task.caution}` : 'What was found, and the figure that was used.'}
+          label="What was found, figure used"
+          value="in order"
+          longest={2000}
+          action="Write it down"
+          onClose={() => setAsked(false)}
+          onName={(text) => write({ kind: 'DONE', on: task.id, text })}
+        />
+      )}
+    </li>
+  );
+}
+
+function Written({ care, write }: { care: View; write: Write }) {
+  const { view } = useBench();
+  const odometers = range('CareEntryDocument', 'odometerKm');
+  const [km, setKm] = useState(care.odometerKm ?? 0);
+  const [what, setWhat] = useState<(typeof HAPPENINGS)[number]['id']>('HARD_DAY');
+  const [reading, setReading] = useState<(typeof READINGS)[number]['id']>('OIL_ANALYSIS');
+  const [log, setLog] = useState(view.logs[0]?.id ?? '');
+  const takeLog = async () => {
+    const { hours } = await call<Schemas['OilHours']>('GET', `/logs/${log}/oil-hours`);
+    write({ kind: 'DRIVEN', oilHours: hours, text: view.logs.find((l) => l.id === log)?.log.name ?? '' });
+  };
+  return (
+    <>
+      <QuantityField
+        label="Odometer"
+        suffix="km"
+        value={km}
+        min={odometers.min}
+        max={odometers.max}
+        step={100}
+        onChange={setKm}
+      />
+      <Button onPress={() => write({ kind: 'DRIVEN', odometerKm: km })}>Write the odometer down</Button>
+      <Pick label="Something happened" value={what} options={HAPPENINGS} onChange={setWhat} />
+      <Button onPress={() => write({ kind: 'HAPPENED', on: what })}>It happened today</Button>
+      {view.logs.length > 0 && (
+        <Fold name="Hours of the oil out of a log">
+          <Pick
+            label="Log"
+            value={log}
+            options={view.logs.map((l) => ({ id: l.id, name: l.log.name }))}
+            onChange={setLog}
+          />
+          <Button onPress={() => void takeLog()}>Add its hours</Button>
+        </Fold>
+      )}
+      <Fold name="A reading by hand">
+        <Pick label="What was read" value={reading} options={READINGS} onChange={setReading} />
+        <TextEntry
+          key={care.entries.length}
+          label="Figures"
+          value=""
+          longest={2000}
+          needed={false}
+          onChange={(text) => {
+            if (text.trim() !== '') {
+              write({ kind: reading, text: text.trim() });
+            }
+          }}
+        />
+      </Fold>
+    </>
+  );
+}
+
+function words(e: Entry): string {
+  return [
+    e.kind === 'HAPPENED' ? HAPPENINGS.find((h) => h.id === e.on)?.name : undefined,
+    e.odometerKm === undefined ? undefined : `${Math.round(e.odometerKm)} km`,
+    e.oilHours === undefined ? undefined : `${e.oilHours.toFixed(1)} h at 100 °C`,
+    e.text,
+  ]
+    .filter((w) => w !== undefined && w !== '')
+    .join(', ');
+}
+
+function History({ care, mayWrite, write }: { care: View; mayWrite: boolean; write: Write }) {
+  const [asked, setAsked] = useState<Entry>();
+  return (
+    <>
+      <Heading>The care book</Heading>
+      {care.entries.length === 0 && <Muted>Nothing was written yet.</Muted>}
+      <FigureTable aria-label="The care book">
+        <tbody>
+          {[...care.entries].reverse().map(({ entry, counts }) => (
+            <tr key={entry.id}>
+              <th scope="row" style={{ textDecoration: counts || entry.kind === 'STRUCK' ? 'none' : 'line-through' }}>
+                {entry.at.slice(0, 10)}, {entry.who}: {KINDS[entry.kind]}
+                {entry.kind === 'DONE' && ` ${care.tasks.find((t) => t.id === entry.on)?.what ?? entry.on}`}
+                {words(entry) && `, ${words(entry)}`}
+              </th>
+              <td>
+                {counts && mayWrite && (
+                  <Button
+                    aria-label={`Does not count: ${KINDS[entry.kind]}, ${entry.at.slice(0, 10)}, ${words(entry)}`}
+                    onPress={() => setAsked(entry)}
+                  >
+                    ✕
+                  </Button>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </FigureTable>
+      <Row>
+        <Muted>Nothing is deleted: a correction is an entry of its own.</Muted>
+      </Row>
+      {asked && (
+        <AskName
+          title="This entry does not count"
+          label="Why not"
+          value=""
+          longest={2000}
+          action="Strike it"
+          onClose={() => setAsked(undefined)}
+          onName={(text) => write({ kind: 'STRUCK', on: asked.id, text })}
+        />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,207 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { call, type Schemas } from '../../api/client';
+import { usePreferences } from '../../app/preferences';
+import { useBench } from '../../app/workbench';
+import { Button, Heading, Muted, Pick } from '../../kit/kit';
+import { FigureTable } from '../../kit/layout';
+import { LapsPicture } from '../../pictures/LapsPicture';
+import { FitSheet, Logs } from '../duty/Logs';
+import { Station } from '../Station';
+
+type Answer = Schemas['ProofAnswer'];
+type Figure = Schemas['ProofFigure'];
+
+const VERDICTS: Record<Answer['verdict'], string> = {
+  COOLER: 'It runs cooler',
+  NO_DIFFERENCE: 'No difference',
+  HOTTER: 'It runs hotter',
+  TOO_UNLIKE: 'These sessions cannot be compared',
+};
+
+const Said = styled.section`
+  border: 1px solid ${(p) => p.theme.ink};
+  border-radius: 4px;
+  padding: 12px 14px;
+  & h2 {
+    font-size: 18px;
+    margin: 0 0 6px;
+  }
+  & p {
+    margin: 0;
+  }
+`;
+
+/** Before against after, fairly, and each against the model. */
+export function ProveStation() {
+  const { view, car, design, designId } = useBench();
+  const logs = view.logs;
+  const designs = view.designs.map((d) => ({ id: d.id, name: d.id === designId ? design.name : d.design.name }));
+  const documentOf = (id: string) => (id === designId ? design : view.designs.find((d) => d.id === id)?.design);
+  const bare = view.designs.find((d) => d.design.cooler === undefined)?.id ?? designId;
+  const [before, setBefore] = useState(() => logs[0]?.id);
+  const [after, setAfter] = useState(() => logs[1]?.id);
+  const [beforeDesign, setBeforeDesign] = useState(bare);
+  const [afterDesign, setAfterDesign] = useState(designId);
+  const [fitting, setFitting] = useState(false);
+  const first = logs.find((l) => l.id === before) ?? logs[0];
+  const second = logs.find((l) => l.id === after) ?? logs.find((l) => l.id !== first?.id);
+  const asked = first &&
+    second &&
+    first.id !== second.id && {
+      car,
+      before: first.id,
+      beforeDesign: documentOf(beforeDesign),
+      after: second.id,
+      afterDesign: documentOf(afterDesign),
+    };
+  const proof = useQuery({
+    queryKey: ['proof', asked],
+    queryFn: ({ signal }) => call<Answer>('POST', '/logs/proof', asked, { signal }),
+    enabled: Boolean(asked),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    retry: 0,
+  });
+  const names = logs.map((l) => ({ id: l.id, name: l.log.name }));
+  return (
+    <Station
+      choices={
+        <>
+          {first && second ? (
+            <>
+              <Pick label="Before" value={first.id} options={names} onChange={setBefore} />
+              <Pick label="Design in it then" value={beforeDesign} options={designs} onChange={setBeforeDesign} />
+              <Pick label="After" value={second.id} options={names} onChange={setAfter} />
+              <Pick label="Design in it now" value={afterDesign} options={designs} onChange={setAfterDesign} />
+              <Button onPress={() => setFitting(true)}>What the second log teaches…</Button>
+            </>
+          ) : (
+            <Muted>Two logs are needed, one from before and one from after. Import them beside this.</Muted>
+          )}
+          {fitting && second && <FitSheet log={second} design={afterDesign} onClose={() => setFitting(false)} />}
+        </>
+      }
+      pictures={
+        <>
+          {first && second && first.id === second.id && <p role="alert">▲ Before and after are the same log.</p>}
+          {proof.error && <p role="alert">▲ {proof.error.message}</p>}
+          {asked && proof.isPending && <Muted>Comparing…</Muted>}
+          {asked && proof.data && <Told answer={proof.data} behind={proof.isPlaceholderData} />}
+          <Logs />
+        </>
+      }
+      side={asked && proof.data ? <Model answer={proof.data} /> : null}
+    />
+  );
+}
+
+function Told({ answer, behind }: { answer: Answer; behind: boolean }) {
+  const { show } = usePreferences();
+  const figure = (f: Figure, v: number | undefined) => {
+    if (v === undefined) {
+      return '–';
+    }
+    switch (f.unit) {
+      case 'TEMPERATURE':
+        return show(v, 'temperature');
+      case 'DIFFERENCE':
+        return show(v, 'temperatureDifference', 1);
+      case 'PRESSURE':
+        return show(v, 'pressure');
+      case 'HEAT':
+        return show(v, 'heat');
+      case 'MINUTES':
+        return `${v.toFixed(1)} min`;
+      case 'RATE':
+        return `${show(v, 'temperatureDifference', 1)} a minute`;
+    }
+  };
+  const interval = (f: Schemas['FigureDocument'], quantity: 'temperature' | 'temperatureDifference') =>
+    f.value === undefined || f.low === undefined || f.high === undefined
+      ? '–'
+      : `${show(f.value, quantity, 1)} (${show(f.low, quantity, 1)} to ${show(f.high, quantity, 1)})`;
+  return (
+    <>
+      <Said aria-label="Proof" aria-busy={behind}>
+        <h2>{VERDICTS[answer.verdict]}</h2>
+        {answer.words.map((w) => (
+          <p key={w}>{w}</p>
+        ))}
+      </Said>
+      <FigureTable aria-label="Brought to the first day">
+        <thead>
+          <tr>
+            <td />
+            <th scope="col">Value, with its 90 % interval</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr>
+            <th scope="row">Plateau before</th>
+            <td>{interval(answer.plateauBeforeC, 'temperature')}</td>
+          </tr>
+          <tr>
+            <th scope="row">Plateau after, at the first day’s air and pace</th>
+            <td>{interval(answer.plateauAfterC, 'temperature')}</td>
+          </tr>
+          <tr aria-current="true">
+            <th scope="row">Difference</th>
+            <td>{interval(answer.differenceK, 'temperatureDifference')}</td>
+          </tr>
+        </tbody>
+      </FigureTable>
+      {answer.laps && <LapsPicture laps={answer.laps} height={260} />}
+      <FigureTable aria-label="What was read">
+        <thead>
+          <tr>
+            <th scope="col">As it was read, uncorrected</th>
+            <th scope="col">Before</th>
+            <th scope="col">After</th>
+          </tr>
+        </thead>
+        <tbody>
+          {answer.figures.map((f) => (
+            <tr key={f.name}>
+              <th scope="row">{f.name}</th>
+              <td>{figure(f, f.before)}</td>
+              <td>{figure(f, f.after)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </FigureTable>
+    </>
+  );
+}
+
+function Model({ answer }: { answer: Answer }) {
+  const { show } = usePreferences();
+  return (
+    <>
+      <Heading>The model against the logs</Heading>
+      {(
+        [
+          ['Before', answer.predictedBefore],
+          ['After', answer.predictedAfter],
+        ] as const
+      ).map(([name, p]) => (
+        <section key={name} aria-label={`Model, ${name.toLowerCase()}`}>
+          <strong>{name}</strong>
+          <p style={{ margin: '2px 0' }}>
+            Peak predicted {show(p.medianC, 'temperature')} ({show(p.lowC, 'temperature')} to{' '}
+            {show(p.highC, 'temperature')}), read {p.readC === undefined ? '–' : show(p.readC, 'temperature')}.
+          </p>
+          <Muted>{p.words}</Muted>
+        </section>
+      ))}
+      {answer.alike !== undefined && (
+        <Muted>The speeds of the two mean laps agree by {answer.alike.toFixed(2)} of 1.</Muted>
+      )}
+      <Muted>
+        The step from one day to the other is the model’s own; the interval holds laps, thermometers, and how far such
+        steps may be off.
+      </Muted>
+    </>
+  );
+}
