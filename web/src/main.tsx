@@ -5,7 +5,7 @@ import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { createGlobalStyle } from 'styled-components';
 import { PreferencesProvider } from './app/preferences';
-import { Shell } from './app/Shell';
+import { PLACE, Shell } from './app/Shell';
 
 const Global = createGlobalStyle`
   *, *::before, *::after { box-sizing: border-box; }
@@ -22,7 +22,7 @@ const Global = createGlobalStyle`
 
 const router = createBrowserRouter([
   { path: '/', Component: Shell },
-  { path: '/cars/:carId/:station?/:designId?', Component: Shell },
+  { path: PLACE, Component: Shell },
 ]);
 
 const root = document.getElementById('root');
@@ -34,7 +34,8 @@ createRoot(root).render(
     <QueryClientProvider client={new QueryClient()}>
       <PreferencesProvider>
         <Global />
-        <RouterProvider router={router} />
+        {/* At once, not as a transition: what is pressed while a station is on its way already belongs to it. */}
+        <RouterProvider router={router} useTransitions={false} />
       </PreferencesProvider>
     </QueryClientProvider>
   </StrictMode>,

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState } from 'react';
-import { NavLink, Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
+import { matchPath, NavLink, Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { call, type CarView, type Schemas } from '../api/client';
 import { Actions, AskName, AskSure, Button, Pick, Row } from '../kit/kit';
@@ -29,6 +29,9 @@ const stations = [
   { id: 'prove', name: 'Prove', decides: 'Before against after', view: ProveStation },
   { id: 'care', name: 'Care', decides: 'What is due, what was done', view: CareStation },
 ] as const;
+
+/** The address of a place: a car, a station and a design. */
+export const PLACE = '/cars/:carId/:station?/:designId?';
 
 const Frame = styled.div`
   display: grid;
@@ -224,11 +227,11 @@ function OneCar({ carId, cars }: { carId: string; cars: Schemas['CarSummary'][] 
 
 /** Goes to a place of this car and keeps what stands after the question mark, except what is changed. */
 export function useGo() {
-  const { carId, station, designId } = useParams();
-  const [search] = useSearchParams();
   const navigate = useNavigate();
   return (to: { car?: string; station?: string; design?: string; duty?: string; against?: string | undefined }) => {
-    const next = new URLSearchParams(to.car && to.car !== carId ? {} : search);
+    // Where one is when it goes, not when it was asked for: an answer may have been waited for meanwhile.
+    const { carId, station, designId } = matchPath(PLACE, window.location.pathname)?.params ?? {};
+    const next = new URLSearchParams(to.car && to.car !== carId ? '' : window.location.search);
     if (to.duty) {
       next.set('duty', to.duty);
     }
