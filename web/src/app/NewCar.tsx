@@ -5,6 +5,7 @@ import styled from 'styled-components';
 import { call, type CarView, type Schemas } from '../api/client';
 import { Button, Heading, Muted, Pick, Row, Sheet, TextEntry } from '../kit/kit';
 import { FigureTable } from '../kit/layout';
+import { GarageFiles } from './FilesSheet';
 import { usePreferences } from './preferences';
 
 const Page = styled.main`
@@ -80,6 +81,7 @@ export function NewCar({ empty, onClose }: { empty?: boolean; onClose?: () => vo
     <Page>
       <Heading as="h1">An empty garage</Heading>
       {body}
+      <GarageFiles empty />
       <Muted>Start it with ./isotherm demo to look at three invented cars first.</Muted>
     </Page>
   ) : (

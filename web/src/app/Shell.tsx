@@ -4,6 +4,7 @@ import { matchPath, NavLink, Navigate, useNavigate, useParams, useSearchParams }
 import styled from 'styled-components';
 import { call, type CarView, type Schemas } from '../api/client';
 import { Actions, AskName, AskSure, Button, Pick, Row } from '../kit/kit';
+import { FilesSheet } from './FilesSheet';
 import { NewCar } from './NewCar';
 import { usePreferences } from './preferences';
 import { ThermalRule } from './Rule';
@@ -386,9 +387,10 @@ function StationRail() {
   const { carId, designId } = useParams();
   const [search] = useSearchParams();
   const go = useGo();
-  const { outcome } = useBench();
+  const { outcome, view, car, design, designId: openDesign } = useBench();
   const { themeName, setTheme } = usePreferences();
   const [units, setUnits] = useState(false);
+  const [files, setFiles] = useState(false);
   useEffect(() => {
     const keys = (e: globalThis.KeyboardEvent) => {
       const target = e.target as HTMLElement;
@@ -425,12 +427,21 @@ function StationRail() {
         ))}
       </nav>
       <footer>
+        <Button onPress={() => setFiles(true)}>Files</Button>
         <Button onPress={() => setUnits(true)}>Units</Button>
         <Button onPress={() => setTheme(themeName === 'light' ? 'dark' : 'light')}>
           {themeName === 'light' ? 'Dark paper' : 'Light paper'}
         </Button>
       </footer>
       {units && <UnitsSheet onClose={() => setUnits(false)} />}
+      {files && (
+        <FilesSheet
+          car={{ id: view.id, name: car.name }}
+          design={{ id: openDesign, name: design.name }}
+          onDesign={(added) => go({ design: added })}
+          onClose={() => setFiles(false)}
+        />
+      )}
     </Rail>
   );
 }

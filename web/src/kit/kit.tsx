@@ -6,6 +6,7 @@ import {
   Group,
   Input,
   Label,
+  Link as AriaLink,
   ListBox,
   ListBoxItem,
   Menu as AriaMenu,
@@ -34,7 +35,7 @@ const focusRing = css`
   }
 `;
 
-export const Button = styled(AriaButton)`
+const pressed = css`
   font: inherit;
   min-height: 42px;
   padding: 0 14px;
@@ -52,6 +53,18 @@ export const Button = styled(AriaButton)`
     cursor: default;
   }
   ${focusRing}
+`;
+
+export const Button = styled(AriaButton)`
+  ${pressed}
+`;
+
+/** Looks like a button, and is a link to a file. */
+export const FileLink = styled(AriaLink)`
+  ${pressed}
+  display: inline-flex;
+  align-items: center;
+  text-decoration: none;
 `;
 
 export const Heading = styled.h2`

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { usePreferences } from '../../app/preferences';
+import { FileChoice } from '../../kit/FileChoice';
 import { Button, Muted, Row, TextEntry } from '../../kit/kit';
 import { QUANTITY, SOURCE } from './measures';
 import { ReadingField } from './ReadingField';
@@ -242,7 +243,6 @@ function Notes(props: {
   waiting: readonly Entry[];
 }) {
   const { buildId, step, state, sheet, mayWrite, waiting } = props;
-  const file = useRef<HTMLInputElement>(null);
   const [writing, setWriting] = useState(false);
   const notes = [...state.notes, ...waiting.filter((w) => w.kind === 'NOTE')];
   return (
@@ -282,20 +282,13 @@ function Notes(props: {
       {mayWrite && (
         <Row>
           {!writing && <Button onPress={() => setWriting(true)}>Write a note</Button>}
-          <Button onPress={() => file.current?.click()}>Add a picture</Button>
-          <input
-            ref={file}
-            type="file"
+          <FileChoice
+            label={`Picture for: ${step.what}`}
+            action="Add a picture"
             accept="image/jpeg,image/png,image/webp"
-            hidden
-            aria-label={`Picture for: ${step.what}`}
-            onChange={(e) => {
-              const picked = e.currentTarget.files?.[0];
-              e.currentTarget.value = '';
-              if (picked) {
-                void sheet.addPicture(picked).then((text) => sheet.write({ kind: 'PICTURE', on: step.id, text }));
-              }
-            }}
+            onFile={(picked) =>
+              void sheet.addPicture(picked).then((text) => sheet.write({ kind: 'PICTURE', on: step.id, text }))
+            }
           />
         </Row>
       )}

@@ -1,8 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { ApiError, call, range, send, type CoolerDocument, type Schemas } from '../../api/client';
 import { usePreferences } from '../../app/preferences';
 import { useBench } from '../../app/workbench';
+import { FileChoice } from '../../kit/FileChoice';
 import { DocumentNumber } from '../../kit/fields';
 import { Button, Muted, Pick, QuantityField, Row, Sheet, TextEntry } from '../../kit/kit';
 import { Fields, FigureTable } from '../../kit/layout';
@@ -61,7 +62,6 @@ export function Catalogue({ onClose }: { onClose: () => void }) {
   const [adding, setAdding] = useState(false);
   const [list, setList] = useState<{ text: string; told: Schemas['Imported'] }>();
   const [problem, setProblem] = useState<string>();
-  const file = useRef<HTMLInputElement>(null);
   const again = () => client.invalidateQueries({ queryKey: ['catalogue', 'cores'] });
   const tell = (e: unknown) =>
     setProblem(
@@ -128,20 +128,11 @@ export function Catalogue({ onClose }: { onClose: () => void }) {
           />
         </div>
         <Button onPress={() => setAdding((a) => !a)}>Own entry…</Button>
-        <Button onPress={() => file.current?.click()}>Bring in a price list…</Button>
-        <input
-          ref={file}
-          type="file"
-          aria-label="Price list"
+        <FileChoice
+          label="Price list"
+          action="Bring in a price list…"
           accept=".csv,.txt,.tsv"
-          hidden
-          onChange={(e) => {
-            const chosen = e.target.files?.[0];
-            e.target.value = '';
-            if (chosen) {
-              void read(chosen);
-            }
-          }}
+          onFile={(chosen) => void read(chosen)}
         />
       </Row>
       {problem && <p role="alert">▲ {problem}</p>}

@@ -1,10 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import styled from 'styled-components';
 import { call, send, watch, type CarView, type JobView, type Schemas } from '../../api/client';
 import { usePreferences } from '../../app/preferences';
 import { useGo } from '../../app/Shell';
 import { useBench } from '../../app/workbench';
+import { FileChoice } from '../../kit/FileChoice';
 import { DocumentNumber } from '../../kit/fields';
 import {
   Actions,
@@ -97,7 +98,6 @@ export function Logs() {
   const { view } = useBench();
   const client = useQueryClient();
   const go = useGo();
-  const file = useRef<HTMLInputElement>(null);
   const [upload, setUpload] = useState<Schemas['UploadView']>();
   const [sending, setSending] = useState(false);
   const [problem, setProblem] = useState<string>();
@@ -135,22 +135,12 @@ export function Logs() {
     <section aria-label="Logs">
       <Row style={{ justifyContent: 'space-between', marginBottom: 6 }}>
         <Heading>Logs of this car</Heading>
-        <Button onPress={() => file.current?.click()} isDisabled={sending}>
-          {sending ? 'Reading…' : 'Bring in a log…'}
-        </Button>
-        <input
-          ref={file}
-          type="file"
-          aria-label="Log file"
+        <FileChoice
+          label="Log file"
+          action={sending ? 'Reading…' : 'Bring in a log…'}
           accept=".csv,.txt,.tsv,.log,.gz,.gpx"
-          hidden
-          onChange={(e) => {
-            const chosen = e.target.files?.[0];
-            e.target.value = '';
-            if (chosen) {
-              void take(chosen);
-            }
-          }}
+          isDisabled={sending}
+          onFile={(chosen) => void take(chosen)}
         />
       </Row>
       {problem && <p role="alert">▲ {problem}</p>}

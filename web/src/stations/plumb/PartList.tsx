@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { call, fields, send, type Schemas } from '../../api/client';
+import { FileChoice } from '../../kit/FileChoice';
 import { Button, Muted, Pick, QuantityField, Row, Sheet, TextEntry, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
 
@@ -27,7 +28,6 @@ const COLUMNS: Record<Family, string> = {
 /** Own parts and price lists of every family between engine and core. */
 export function PartList({ onClose }: { onClose: () => void }) {
   const client = useQueryClient();
-  const input = useRef<HTMLInputElement>(null);
   const [family, setFamily] = useState<Family>('TAKEOFF');
   const [list, setList] = useState<{ text: string; would: Schemas['Imported'] }>();
   const [told, setTold] = useState<string>();
@@ -72,20 +72,11 @@ export function PartList({ onClose }: { onClose: () => void }) {
         has a figure; maker and number say which one it is.
       </Muted>
       <Row>
-        <Button onPress={() => input.current?.click()}>Choose a list…</Button>
-        <input
-          ref={input}
-          type="file"
+        <FileChoice
+          label="List of parts"
+          action="Choose a list…"
           accept=".csv,text/csv,text/plain"
-          aria-label="List of parts"
-          style={{ display: 'none' }}
-          onChange={(e) => {
-            const file = e.target.files?.[0];
-            e.target.value = '';
-            if (file) {
-              read(file).catch(fail);
-            }
-          }}
+          onFile={(file) => void read(file).catch(fail)}
         />
       </Row>
       {list && (

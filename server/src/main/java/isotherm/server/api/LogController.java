@@ -7,6 +7,7 @@ import isotherm.server.document.Proof;
 import isotherm.server.document.ProofSolver;
 import isotherm.server.document.QuestionSolver;
 import isotherm.server.document.Questions;
+import isotherm.server.files.ProofFiles;
 import isotherm.server.jobs.Jobs;
 import isotherm.server.logs.LogService;
 import isotherm.server.store.Garage;
@@ -15,6 +16,8 @@ import isotherm.server.store.LargeStore;
 import isotherm.server.store.Stored;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.UUID;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -114,6 +117,17 @@ class LogController {
                 question,
                 logs.driven(UUID.fromString(question.before())),
                 logs.driven(UUID.fromString(question.after())));
+    }
+
+    /** The same on one page, for a customer or a scrutineer. */
+    @PostMapping(path = "/logs/proof.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    byte[] proofReport(@RequestBody Proof.ProofQuestion question) {
+        return ProofFiles.pdf(
+                question,
+                logs.log(UUID.fromString(question.before())),
+                logs.log(UUID.fromString(question.after())),
+                prove(question),
+                LocalDate.now(ZoneOffset.UTC));
     }
 
     @DeleteMapping("/logs/{id}")

@@ -11,6 +11,7 @@ import isotherm.server.document.CarClass;
 import isotherm.server.document.CareDocuments;
 import isotherm.server.document.CaseDocument;
 import isotherm.server.document.CorePartDocument;
+import isotherm.server.document.FileDocuments;
 import isotherm.server.document.LogDocument;
 import isotherm.server.document.Missing;
 import isotherm.server.document.OutcomeDocument;
@@ -67,6 +68,7 @@ class OpenApiConfiguration {
                     Plumbed.class,
                     BuildDocuments.class,
                     CareDocuments.class,
+                    FileDocuments.class,
                     Proof.class,
                     LoggerDocuments.class,
                     PlumbingPartDocuments.class,

@@ -29,15 +29,26 @@ import javax.imageio.stream.ImageInputStream;
  * Pictures as they are kept: whatever comes is decoded and written anew as a JPEG, so that nothing but the picture itself is
  * left of it, no place, no camera, no hidden passenger.
  */
-final class Pictures {
+public final class Pictures {
     /** Bytes that are taken at most. */
-    static final long LARGEST_FILE = 15_000_000;
+    public static final long LARGEST_FILE = 15_000_000;
     /** Pixels that are decoded at most: more is refused before it is unpacked. */
     private static final long MOST_PIXELS = 60_000_000;
     /** The longer side of a kept picture, pixels. */
     private static final int LONGEST_SIDE = 1800;
 
     private static final float QUALITY = 0.85f;
+    /** Markers of a JPEG (ITU-T T.81, table B.1; JFIF 1.02 for the first segment). */
+    private static final int START = 0xffd8;
+
+    private static final int END = 0xffd9;
+    private static final int SCAN = 0xffda;
+    private static final int JFIF = 0xffe0;
+    /** A JFIF segment without a thumbnail. */
+    private static final int JFIF_LENGTH = 16;
+    /** Quantisation, baseline frame, Huffman tables, restart interval. */
+    private static final Set<Integer> TABLES = Set.of(0xffdb, 0xffc0, 0xffc4, 0xffdd);
+
     private static final Set<String> TAKEN = Set.of("jpeg", "png", "webp");
 
     static {
@@ -74,6 +85,43 @@ final class Pictures {
         } catch (IOException | IndexOutOfBoundsException | IllegalArgumentException | NegativeArraySizeException e) {
             throw refused("This picture is broken and cannot be read");
         }
+    }
+
+    /**
+     * @param data a picture that was kept as {@link #clean} makes it, or any other
+     * @return the same bytes when it is a sound JPEG with nothing in it but the picture; otherwise it is made clean
+     * @throws InvalidDocument when it cannot be
+     */
+    public static byte[] kept(byte[] data) {
+        byte[] clean = clean(data);
+        return plain(data) ? data : clean;
+    }
+
+    /** Whether there is nothing between the start and the end of a JPEG but tables, the frame and one scan. */
+    private static boolean plain(byte[] data) {
+        if (data.length < 4 || marker(data, 0) != START || marker(data, data.length - 2) != END) {
+            return false;
+        }
+        int at = 2;
+        while (at + 4 < data.length && marker(data, at) != SCAN) {
+            int length = (data[at + 2] & 0xff) << 8 | data[at + 3] & 0xff;
+            boolean jfif = marker(data, at) == JFIF && length == JFIF_LENGTH;
+            if (!jfif && !TABLES.contains(marker(data, at))) {
+                return false;
+            }
+            at += 2 + length;
+        }
+        // In a scan every 0xFF is followed by 0 or a restart: the first other marker is its end.
+        for (; at + 2 < data.length; at++) {
+            if (marker(data, at) == END) {
+                return false;
+            }
+        }
+        return at + 2 == data.length;
+    }
+
+    private static int marker(byte[] data, int at) {
+        return (data[at] & 0xff) << 8 | data[at + 1] & 0xff;
     }
 
     private static InvalidDocument refused(String words) {

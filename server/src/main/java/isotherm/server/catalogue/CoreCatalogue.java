@@ -22,7 +22,7 @@ public class CoreCatalogue {
         this.cores = new PartStore<>(
                 garage,
                 json,
-                "CORE",
+                Families.CORE,
                 CorePartDocument.class,
                 () -> CorePart.shipped().stream().map(CorePartDocument::of).toList(),
                 CorePartDocument::maker,

@@ -124,7 +124,22 @@ public final class Proof {
      * @param highC 90 % quantile
      * @param readC the peak that was read
      * @param words what that says
+     * @param untaught what the model expected before a log taught it
      */
     public record Predicted(
-            double lowC, double medianC, double highC, @Missing("not read") Double readC, String words) {}
+            double lowC,
+            double medianC,
+            double highC,
+            @Missing("not read") Double readC,
+            String words,
+            @Missing("no log has taught it") Expected untaught) {}
+
+    /**
+     * A peak that the model expects.
+     *
+     * @param lowC 10 % quantile
+     * @param medianC median
+     * @param highC 90 % quantile
+     */
+    public record Expected(double lowC, double medianC, double highC) {}
 }

@@ -5,6 +5,7 @@ import isotherm.core.compare.SessionComparison;
 import isotherm.core.compare.SessionFigures;
 import isotherm.core.duty.Duty;
 import isotherm.core.fluid.Units;
+import isotherm.core.simulate.Belief;
 import isotherm.core.simulate.Car;
 import isotherm.core.simulate.Design;
 import isotherm.core.simulate.Prediction;
@@ -160,7 +161,16 @@ public final class ProofSolver {
                 round(Units.celsius(p.peakMedian()), 1),
                 round(Units.celsius(p.peakHigh()), 1),
                 readK.isPresent() ? (Double) round(Units.celsius(readK.getAsDouble()), 1) : null,
-                words);
+                words,
+                car.fitted() == null ? null : untaught(car, driven, design.toCore()));
+    }
+
+    private static Proof.Expected untaught(CarDocument car, Duty driven, Design design) {
+        Prediction p = Prediction.of(car.withoutLog(), driven, design, Belief.prior(), SAMPLES, SEED);
+        return new Proof.Expected(
+                round(Units.celsius(p.peakLow()), 1),
+                round(Units.celsius(p.peakMedian()), 1),
+                round(Units.celsius(p.peakHigh()), 1));
     }
 
     private static double round(double v, int digits) {

@@ -30,19 +30,20 @@ final class Paper {
 
     /** Something that is written into a PDF. */
     interface Content {
-        void write(Document document) throws DocumentException;
+        void write(Document document, PdfWriter writer) throws DocumentException;
     }
 
     static byte[] pdf(String title, Content content) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         Document document = new Document(PageSize.A4, MARGIN, MARGIN, MARGIN, MARGIN);
-        PdfWriter.getInstance(document, out).setPageEvent(new Foot(title));
+        PdfWriter writer = PdfWriter.getInstance(document, out);
+        writer.setPageEvent(new Foot(title));
         document.addTitle(title);
         document.open();
         Paragraph head = new Paragraph(title, TITLE);
         head.setSpacingAfter(8);
         document.add(head);
-        content.write(document);
+        content.write(document, writer);
         document.close();
         return out.toByteArray();
     }

@@ -60,7 +60,7 @@ public final class PlumbingFiles {
      * @return its bill as a PDF on A4
      */
     public static byte[] billPdf(String title, Plumbed p) {
-        return Paper.pdf(title + ": bill of materials", document -> {
+        return Paper.pdf(title + ": bill of materials", (document, writer) -> {
             for (BillLine.Group group : BillLine.Group.values()) {
                 List<Plumbed.Bill> lines =
                         p.bill().stream().filter(b -> b.group() == group).toList();
@@ -111,7 +111,7 @@ public final class PlumbingFiles {
      * @return its cut list as a PDF on A4
      */
     public static byte[] cutListPdf(String title, Plumbed p) {
-        return Paper.pdf(title + ": cut list", document -> {
+        return Paper.pdf(title + ": cut list", (document, writer) -> {
             for (Plumbed.PlumbedLine l : p.lines()) {
                 Paper.heading(document, l.name().equals("feed") ? "Feed, to the cooler" : "Return, from the cooler");
                 if (l.cut() == null) {

@@ -45,7 +45,7 @@ public final class SheetFiles {
     public static byte[] pdf(BuildDocument build, SheetProgress progress, Function<String, byte[]> pictures) {
         Map<String, StepState> states =
                 progress.steps().stream().collect(Collectors.toMap(StepState::id, Function.identity()));
-        return Paper.pdf(build.car().name() + ": " + build.name(), document -> {
+        return Paper.pdf(build.car().name() + ": " + build.name(), (document, writer) -> {
             document.add(new Paragraph(
                     "Design “" + build.design().name() + "”, begun " + build.startedAt() + ", "
                             + progress.done() + " of " + build.steps().size()

@@ -5,7 +5,6 @@ import isotherm.server.document.LogFormat;
 import isotherm.server.document.LogReport;
 import java.io.BufferedInputStream;
 import java.io.BufferedReader;
-import java.io.FilterReader;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
@@ -241,7 +240,7 @@ final class LogReader {
         }
     }
 
-    private static String shortened(String cell) {
+    static String shortened(String cell) {
         return cell.length() <= 24 ? cell : cell.substring(0, 24) + "…";
     }
 
@@ -284,39 +283,6 @@ final class LogReader {
             return at.getEpochSecond() + at.getNano() * 1e-9;
         } catch (DateTimeException e) {
             return Double.NaN;
-        }
-    }
-
-    /** Refuses a line that no logger writes, before it fills the memory. */
-    private static final class ShortLines extends FilterReader {
-        private static final int LONGEST = 200_000;
-        private int length;
-
-        ShortLines(Reader in) {
-            super(in);
-        }
-
-        @Override
-        public int read() throws IOException {
-            int c = super.read();
-            count(c);
-            return c;
-        }
-
-        @Override
-        public int read(char[] buffer, int from, int most) throws IOException {
-            int n = super.read(buffer, from, most);
-            for (int i = from; i < from + n; i++) {
-                count(buffer[i]);
-            }
-            return n;
-        }
-
-        private void count(int c) throws IOException {
-            length = c == '\n' || c == '\r' ? 0 : length + 1;
-            if (length > LONGEST) {
-                throw new IOException("A line is longer than " + LONGEST + " characters: this is not a log");
-            }
         }
     }
 }

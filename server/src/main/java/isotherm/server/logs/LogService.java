@@ -39,7 +39,9 @@ public class LogService {
     /** Bytes of a file that are taken at most. */
     public static final long LARGEST_FILE = 400_000_000;
 
-    private static final int MOST_ROWS = 5_000_000;
+    /** Rows that a log holds at most. */
+    public static final int MOST_ROWS = 5_000_000;
+
     private static final int PREVIEW_ROWS = 2000;
     private static final int SHOWN_ROWS = 12;
     private static final int SHOWN_LINES = 8;
@@ -146,7 +148,7 @@ public class LogService {
             return json.writeValueAsString(new LogDocument(
                     keep.name(),
                     upload.name(),
-                    writer.channels,
+                    writer.channels(),
                     (int) report[0].rows(),
                     (int) report[0].spoiled(),
                     report[0].durationSeconds(),
@@ -350,41 +352,6 @@ public class LogService {
                 rows.add(Arrays.stream(values)
                         .mapToObj(v -> Double.isFinite(v) ? (Double) (Math.round(v * 1e4) / 1e4) : null)
                         .toList());
-            }
-        }
-    }
-
-    /** Gathers rows into pieces. */
-    private static final class PieceWriter implements LogSink {
-        private final LargeStore.Pieces pieces;
-        private List<Channel> channels = List.of();
-        private double[][] columns = new double[0][];
-        private int rows;
-
-        PieceWriter(LargeStore.Pieces pieces) {
-            this.pieces = pieces;
-        }
-
-        @Override
-        public void begin(List<Channel> all) {
-            channels = all;
-            columns = new double[all.size()][PieceCodec.ROWS];
-        }
-
-        @Override
-        public void row(double[] values) {
-            for (int c = 0; c < columns.length; c++) {
-                columns[c][rows] = values[c];
-            }
-            if (++rows == PieceCodec.ROWS) {
-                end();
-            }
-        }
-
-        void end() {
-            if (rows > 0) {
-                pieces.add(PieceCodec.encode(columns, rows));
-                rows = 0;
             }
         }
     }

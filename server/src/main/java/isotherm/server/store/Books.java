@@ -87,6 +87,19 @@ public class Books {
 
     /**
      * @param buildId a build
+     * @return identities of its pictures, oldest first
+     */
+    @Transactional(readOnly = true)
+    public List<UUID> pictures(UUID buildId) {
+        return entities.createQuery(
+                        "select p.id from BuildPictureEntity p where p.buildId = :build order by p.createdAt, p.id",
+                        UUID.class)
+                .setParameter("build", buildId)
+                .getResultList();
+    }
+
+    /**
+     * @param buildId a build
      * @param id a picture
      * @return the picture
      * @throws NotStored when there is none

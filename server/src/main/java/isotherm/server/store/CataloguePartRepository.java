@@ -6,5 +6,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 /** Parts of the garage's own. */
 interface CataloguePartRepository extends JpaRepository<CataloguePartEntity, UUID> {
+    List<CataloguePartEntity> findAllByOrderByCreatedAtAscIdAsc();
+
     List<CataloguePartEntity> findByFamilyOrderByCreatedAtAscIdAsc(String family);
 }

@@ -184,6 +184,22 @@ public class Garage {
     }
 
     /**
+     * A part of the garage's own, of any family.
+     *
+     * @param family its family
+     * @param part the part
+     */
+    public record OwnPart(String family, Stored part) {}
+
+    /** @return all of the garage's own parts, oldest first */
+    @Transactional(readOnly = true)
+    public List<OwnPart> ownParts() {
+        return parts.findAllByOrderByCreatedAtAscIdAsc().stream()
+                .map(e -> new OwnPart(e.family(), stored(e)))
+                .toList();
+    }
+
+    /**
      * @param family a family of catalogue parts
      * @param document JSON text of a part
      * @return the new part

@@ -160,10 +160,14 @@ public class LargeStore {
      */
     @Transactional(rollbackFor = Exception.class)
     public Stored keep(UUID carId, Filling filling) throws IOException {
+        return keep(UUID.randomUUID(), carId, filling);
+    }
+
+    /** The same under an identity that is given. */
+    Stored keep(UUID id, UUID carId, Filling filling) throws IOException {
         if (entities.find(CarEntity.class, carId) == null) {
             throw new NotStored(Kind.CAR, carId);
         }
-        UUID id = UUID.randomUUID();
         logs.saveAndFlush(new LogEntity(id, carId, "{}"));
         int[] ordinal = {0};
         String document = filling.fill(data -> {

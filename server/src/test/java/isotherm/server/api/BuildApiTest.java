@@ -1,9 +1,11 @@
 package isotherm.server.api;
 
+import static isotherm.server.testing.Wren.entry;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import isotherm.server.testing.RunningServer;
+import isotherm.server.testing.Wren;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -11,7 +13,6 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Instant;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
@@ -34,18 +35,10 @@ class BuildApiTest {
     private String build;
 
     @BeforeEach
-    void begin() throws IOException {
-        JsonNode demo = JSON.readTree(Files.readString(Path.of("../demo/3-wren.json")));
-        HttpResponse<String> added =
-                SERVER.send("POST", "/api/cars", demo.get("car").toString());
-        car = "/api/cars/" + JSON.readTree(added.body()).get("id").stringValue();
-        ObjectNode wanted = JSON.createObjectNode().put("name", "Winter build").put("leastCrankBar", 1.2);
-        wanted.set("car", demo.get("car"));
-        wanted.set("duty", demo.get("duties").get(0));
-        wanted.set("design", demo.get("designs").get(0));
-        HttpResponse<String> begun = SERVER.send("POST", car + "/builds", wanted.toString());
-        assertThat(begun.statusCode()).as(begun.body()).isEqualTo(201);
-        build = "/api/builds/" + JSON.readTree(begun.body()).get("id").stringValue();
+    void begin() {
+        Wren wren = new Wren(SERVER);
+        car = wren.car();
+        build = wren.begin("Winter build", 1.2);
     }
 
     private JsonNode view() {
@@ -57,15 +50,6 @@ class BuildApiTest {
                 .filter(s -> s.get("id").stringValue().equals(id))
                 .findFirst()
                 .orElseThrow();
-    }
-
-    private static ObjectNode entry(String kind, String on) {
-        ObjectNode entry = JSON.createObjectNode()
-                .put("id", UUID.randomUUID().toString())
-                .put("at", Instant.now().toString())
-                .put("who", "Ada")
-                .put("kind", kind);
-        return on == null ? entry : entry.put("on", on);
     }
 
     private HttpResponse<String> write(ObjectNode entry) {

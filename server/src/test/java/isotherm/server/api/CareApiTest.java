@@ -1,20 +1,17 @@
 package isotherm.server.api;
 
+import static isotherm.server.testing.Wren.entry;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import biweekly.Biweekly;
 import biweekly.ICalendar;
 import isotherm.server.testing.RunningServer;
-import java.io.IOException;
+import isotherm.server.testing.Wren;
 import java.net.http.HttpResponse;
-import java.nio.file.Files;
-import java.nio.file.Path;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.UUID;
 import java.util.stream.StreamSupport;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -25,33 +22,11 @@ class CareApiTest {
     private static final RunningServer SERVER = RunningServer.get();
     private static final JsonMapper JSON = new JsonMapper();
 
-    private JsonNode demo;
-    private String car;
-
-    @BeforeEach
-    void addCar() throws IOException {
-        demo = JSON.readTree(Files.readString(Path.of("../demo/3-wren.json")));
-        HttpResponse<String> added =
-                SERVER.send("POST", "/api/cars", demo.get("car").toString());
-        car = "/api/cars/" + JSON.readTree(added.body()).get("id").stringValue();
-    }
+    private final Wren wren = new Wren(SERVER);
+    private final String car = wren.car();
 
     private void build() {
-        ObjectNode wanted = JSON.createObjectNode().put("name", "Winter build");
-        wanted.set("car", demo.get("car"));
-        wanted.set("duty", demo.get("duties").get(0));
-        wanted.set("design", demo.get("designs").get(0));
-        assertThat(SERVER.send("POST", car + "/builds", wanted.toString()).statusCode())
-                .isEqualTo(201);
-    }
-
-    private static ObjectNode entry(String kind, String on) {
-        ObjectNode entry = JSON.createObjectNode()
-                .put("id", UUID.randomUUID().toString())
-                .put("at", Instant.now().toString())
-                .put("who", "Ada")
-                .put("kind", kind);
-        return on == null ? entry : entry.put("on", on);
+        wren.begin("Winter build", 1.4);
     }
 
     private JsonNode write(ObjectNode entry) {

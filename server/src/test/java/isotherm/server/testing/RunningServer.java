@@ -16,14 +16,14 @@ import org.springframework.context.ConfigurableApplicationContext;
  * The real application, started once for all tests of a module on a free port, against the PostgreSQL that
  * {@code ./isotherm test} has started. Each process of tests gets an empty database of its own.
  */
-public final class RunningServer {
+public final class RunningServer implements AutoCloseable {
     private static RunningServer instance;
 
     private final ConfigurableApplicationContext context;
     private final URI address;
     private final HttpClient client = HttpClient.newHttpClient();
 
-    private RunningServer() {
+    private RunningServer(boolean demo) {
         String url = System.getenv("ISOTHERM_TEST_DB");
         String password = System.getenv("ISOTHERM_TEST_PASSWORD");
         if (url == null || password == null) {
@@ -39,7 +39,7 @@ public final class RunningServer {
         context = new SpringApplicationBuilder(IsothermServer.class)
                 .run(
                         "--server.port=0",
-                        "--isotherm.demo=true",
+                        "--isotherm.demo=" + demo,
                         "--spring.datasource.url=" + url.replaceAll("/[^/]+$", "/" + name),
                         "--spring.datasource.username=isotherm",
                         "--spring.datasource.password=" + password);
@@ -49,10 +49,20 @@ public final class RunningServer {
     /** @return the server, started at the first call */
     public static synchronized RunningServer get() {
         if (instance == null) {
-            instance = new RunningServer();
+            instance = new RunningServer(true);
             Runtime.getRuntime().addShutdownHook(new Thread(instance.context::close));
         }
         return instance;
+    }
+
+    /** @return another one with an empty garage, for a test that wants all of it; to be closed */
+    public static RunningServer empty() {
+        return new RunningServer(false);
+    }
+
+    @Override
+    public void close() {
+        context.close();
     }
 
     /**
@@ -96,7 +106,16 @@ public final class RunningServer {
      * @return the answer to its being sent as a file
      */
     public HttpResponse<String> upload(String path, String text) {
-        return post(path, text, "application/octet-stream");
+        return post(path, HttpRequest.BodyPublishers.ofString(text), "application/octet-stream");
+    }
+
+    /**
+     * @param path path and query
+     * @param data content of a file
+     * @return the answer to its being sent as a file
+     */
+    public HttpResponse<String> upload(String path, byte[] data) {
+        return post(path, HttpRequest.BodyPublishers.ofByteArray(data), "application/octet-stream");
     }
 
     /**
@@ -105,13 +124,13 @@ public final class RunningServer {
      * @return the answer
      */
     public HttpResponse<String> sendText(String path, String text) {
-        return post(path, text, "text/plain;charset=utf-8");
+        return post(path, HttpRequest.BodyPublishers.ofString(text), "text/plain;charset=utf-8");
     }
 
-    private HttpResponse<String> post(String path, String text, String type) {
+    private HttpResponse<String> post(String path, HttpRequest.BodyPublisher body, String type) {
         HttpRequest request = HttpRequest.newBuilder(address.resolve(path))
                 .header("content-type", type)
-                .POST(HttpRequest.BodyPublishers.ofString(text))
+                .POST(body)
                 .build();
         return sent(request, HttpResponse.BodyHandlers.ofString());
     }

@@ -1,0 +1,108 @@
+package isotherm.server.archive;
+
+import isotherm.server.document.DocumentReader;
+import isotherm.server.document.FileDocuments.BuildContents;
+import isotherm.server.document.FileDocuments.CarContents;
+import isotherm.server.document.FileDocuments.GarageContents;
+import isotherm.server.document.FileDocuments.PartContents;
+import isotherm.server.document.LogDocument;
+import isotherm.server.logs.LogRows;
+import isotherm.server.store.Books;
+import isotherm.server.store.Garage;
+import isotherm.server.store.Kind;
+import isotherm.server.store.Stored;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** What is kept here as the files of an archive, documents letter by letter as they are stored. */
+@Component
+class GarageItems {
+    private final Garage garage;
+    private final Books books;
+    private final LogRows rows;
+
+    GarageItems(Garage garage, Books books, LogRows rows) {
+        this.garage = garage;
+        this.books = books;
+        this.rows = rows;
+    }
+
+    GarageContents contents() {
+        return new GarageContents(
+                ArchiveFormat.GARAGE.id(),
+                ArchiveFormat.GARAGE.newest(),
+                garage.cars().stream().map(c -> contents(c.id())).toList(),
+                garage.ownParts().stream()
+                        .map(p -> new PartContents(p.part().id().toString(), p.family()))
+                        .toList());
+    }
+
+    CarContents contents(UUID car) {
+        return new CarContents(
+                car.toString(),
+                ids(Kind.DUTY, car),
+                ids(Kind.DESIGN, car),
+                ids(Kind.LOG, car),
+                garage.parts(Kind.BUILD, car).stream()
+                        .map(b -> new BuildContents(
+                                b.id().toString(),
+                                books.pictures(b.id()).stream()
+                                        .map(UUID::toString)
+                                        .toList()))
+                        .toList());
+    }
+
+    private List<String> ids(Kind kind, UUID car) {
+        return garage.parts(kind, car).stream().map(s -> s.id().toString()).toList();
+    }
+
+    /** The files of a car, in the order in which they are written. */
+    List<Item> items(CarContents car) {
+        List<Item> items = new ArrayList<>();
+        UUID carId = UUID.fromString(car.id());
+        items.add(Item.text(Names.car(car), garage.get(Kind.CAR, carId).document()));
+        car.duties().forEach(id -> items.add(document(Names.duty(car, id), Kind.DUTY, id)));
+        car.designs().forEach(id -> items.add(document(Names.design(car, id), Kind.DESIGN, id)));
+        for (String id : car.logs()) {
+            Stored log = garage.get(Kind.LOG, UUID.fromString(id));
+            items.add(Item.text(Names.log(car, id), log.document()));
+            items.add(new Item(
+                    Names.rows(car, id),
+                    out -> rows.write(log.id(), DocumentReader.read(log.document(), LogDocument.class), out)));
+        }
+        for (BuildContents build : car.builds()) {
+            UUID id = UUID.fromString(build.id());
+            items.add(document(Names.build(car, build), Kind.BUILD, build.id()));
+            items.add(Item.text(Names.entries(car, build), lines(books.entries(Kind.BUILD, id))));
+            for (String picture : build.pictures()) {
+                items.add(new Item(
+                        Names.picture(car, build, picture),
+                        out -> out.write(books.picture(id, UUID.fromString(picture)))));
+            }
+        }
+        items.add(Item.text(Names.care(car), lines(books.entries(Kind.CAR, carId))));
+        return items;
+    }
+
+    private Item document(String name, Kind kind, String id) {
+        return new Item(name, out -> Item.text(
+                        name, garage.get(kind, UUID.fromString(id)).document())
+                .content()
+                .writeTo(out));
+    }
+
+    /** A document a line: a line break in JSON stands between its parts, never in a text, and a blank does as well. */
+    private static String lines(List<String> documents) {
+        return documents.stream().map(d -> d.replaceAll("\\R", " ") + "\n").collect(Collectors.joining());
+    }
+
+    List<Item> parts() {
+        return garage.ownParts().stream()
+                .map(p ->
+                        Item.text(Names.part(p.part().id().toString()), p.part().document()))
+                .toList();
+    }
+}

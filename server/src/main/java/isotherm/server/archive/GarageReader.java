@@ -1,0 +1,315 @@
+package isotherm.server.archive;
+
+import isotherm.server.build.Pictures;
+import isotherm.server.catalogue.Families;
+import isotherm.server.catalogue.PlumbingCatalogue;
+import isotherm.server.document.BuildDocuments.BuildDocument;
+import isotherm.server.document.BuildDocuments.EntryDocument;
+import isotherm.server.document.Builds;
+import isotherm.server.document.Care;
+import isotherm.server.document.CareDocuments.CareEntryDocument;
+import isotherm.server.document.DocumentReader;
+import isotherm.server.document.FileDocuments.BuildContents;
+import isotherm.server.document.FileDocuments.CarContents;
+import isotherm.server.document.FileDocuments.GarageContents;
+import isotherm.server.document.FileDocuments.GarageReport;
+import isotherm.server.document.FileDocuments.PartContents;
+import isotherm.server.document.InvalidDocument;
+import isotherm.server.document.LogDocument;
+import isotherm.server.logs.LogRows;
+import isotherm.server.store.Garage;
+import isotherm.server.store.Intake;
+import isotherm.server.store.Kind;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.security.DigestOutputStream;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Reads a garage that was written elsewhere, or here. It comes in whole or not at all, and what is here already is never changed
+ * by it.
+ */
+@Service
+public class GarageReader {
+    private static final Pattern IDENTITY =
+            Pattern.compile("[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}");
+    private static final String FROM_FILE = ", from a file";
+    private static final int LONGEST_NAME = 120;
+
+    private final GarageItems items;
+    private final Garage garage;
+    private final Intake intake;
+    private final PlumbingCatalogue catalogue;
+    private final JsonMapper json;
+    private final TransactionTemplate whole;
+
+    GarageReader(
+            GarageItems items,
+            Garage garage,
+            Intake intake,
+            PlumbingCatalogue catalogue,
+            JsonMapper json,
+            PlatformTransactionManager transactions) {
+        this.items = items;
+        this.garage = garage;
+        this.intake = intake;
+        this.catalogue = catalogue;
+        this.json = json;
+        this.whole = new TransactionTemplate(transactions);
+    }
+
+    /**
+     * @param in an archive
+     * @param copies whether cars that are here already and differ come in beside them; otherwise they are left out
+     * @return what became of it
+     * @throws IOException when it cannot be read to its end
+     * @throws InvalidDocument when anything in it cannot be taken
+     * @throws isotherm.server.store.LargeStore.TooLarge when there is too much of it
+     */
+    public GarageReport read(InputStream in, boolean copies) throws IOException {
+        try (Archive archive = Archive.of(in)) {
+            String list = archive.text(Names.CONTENTS, Archive.LARGEST_LIST);
+            ArchiveFormat.GARAGE.check(list);
+            GarageContents contents = CarFiles.document(Names.CONTENTS, list, GarageContents.class);
+            archive.checkNames(Names.of(contents));
+            return whole.execute(status -> {
+                try {
+                    return new Reading(archive, copies).read(contents);
+                } catch (IOException e) {
+                    throw new UncheckedIOException(e);
+                }
+            });
+        } catch (UncheckedIOException e) {
+            throw Archive.refused(
+                    "", "This archive cannot be read: " + e.getCause().getMessage());
+        }
+    }
+
+    /** One archive on its way in. */
+    private final class Reading {
+        private final Archive archive;
+        private final boolean copies;
+        private final List<String> added = new ArrayList<>();
+        private final List<String> alike = new ArrayList<>();
+        private final List<String> left = new ArrayList<>();
+
+        Reading(Archive archive, boolean copies) {
+            this.archive = archive;
+            this.copies = copies;
+        }
+
+        GarageReport read(GarageContents contents) throws IOException {
+            for (CarContents c : contents.cars()) {
+                CarFiles car = CarFiles.read(archive, c);
+                Set<UUID> identities = car.identities();
+                if (identities.stream().noneMatch(intake::taken)) {
+                    add(car, car.car().name(), UnaryOperator.identity());
+                } else if (isAlike(c)) {
+                    alike.add(car.car().name());
+                } else if (copies) {
+                    Map<UUID, UUID> fresh =
+                            identities.stream().collect(Collectors.toMap(Function.identity(), id -> UUID.randomUUID()));
+                    String name = car.car().name();
+                    add(
+                            car,
+                            name.substring(0, Math.min(name.length(), LONGEST_NAME - FROM_FILE.length())) + FROM_FILE,
+                            id -> fresh.getOrDefault(id, id));
+                } else {
+                    left.add(car.car().name());
+                }
+            }
+            int[] parts = parts(contents.parts());
+            return new GarageReport(added, alike, left, parts[0], parts[1]);
+        }
+
+        private void add(CarFiles car, String name, UnaryOperator<UUID> as) throws IOException {
+            CarContents c = car.contents();
+            UUID carId = as.apply(UUID.fromString(c.id()));
+            intake.put(
+                    Kind.CAR,
+                    carId,
+                    carId,
+                    name.equals(car.car().name())
+                            ? car.texts().get(Names.car(c))
+                            : json.writeValueAsString(car.car().named(name)));
+            for (String id : c.duties()) {
+                intake.put(
+                        Kind.DUTY,
+                        as.apply(UUID.fromString(id)),
+                        carId,
+                        car.texts().get(Names.duty(c, id)));
+            }
+            for (String id : c.designs()) {
+                intake.put(
+                        Kind.DESIGN,
+                        as.apply(UUID.fromString(id)),
+                        carId,
+                        car.texts().get(Names.design(c, id)));
+            }
+            for (String id : c.logs()) {
+                addLog(car, id, as.apply(UUID.fromString(id)), carId);
+            }
+            List<BuildDocument> builds = new ArrayList<>();
+            for (BuildContents b : c.builds()) {
+                builds.add(addBuild(car, b, as, carId));
+            }
+            List<String> care = write(Kind.CAR, carId, car.books().get(Names.care(c)), as);
+            shown(
+                    Names.care(c),
+                    () -> Care.shown(
+                            builds.isEmpty() ? Optional.empty() : Optional.of(builds.get(builds.size() - 1)),
+                            care.stream()
+                                    .map(t -> DocumentReader.read(t, CareEntryDocument.class))
+                                    .toList(),
+                            catalogue.parts(),
+                            LocalDate.EPOCH));
+            added.add(name);
+        }
+
+        private void addLog(CarFiles car, String id, UUID as, UUID carId) throws IOException {
+            String text = car.texts().get(Names.log(car.contents(), id));
+            String rows = Names.rows(car.contents(), id);
+            LogDocument log = DocumentReader.read(text, LogDocument.class);
+            intake.putLog(as, carId, pieces -> {
+                archive.read(rows, Archive.LARGEST_ROWS, in -> {
+                    LogRows.read(log, in, rows, pieces);
+                    return rows;
+                });
+                return text;
+            });
+        }
+
+        private BuildDocument addBuild(CarFiles car, BuildContents b, UnaryOperator<UUID> as, UUID carId)
+                throws IOException {
+            UUID id = as.apply(UUID.fromString(b.id()));
+            String text = car.texts().get(Names.build(car.contents(), b));
+            intake.put(Kind.BUILD, id, carId, text);
+            BuildDocument build = DocumentReader.read(text, BuildDocument.class);
+            String sheet = Names.entries(car.contents(), b);
+            List<String> written = write(Kind.BUILD, id, car.books().get(sheet), as);
+            shown(
+                    sheet,
+                    () -> Builds.shown(
+                            build,
+                            written.stream()
+                                    .map(t -> DocumentReader.read(t, EntryDocument.class))
+                                    .toList()));
+            for (String picture : b.pictures()) {
+                String name = Names.picture(car.contents(), b, picture);
+                byte[] data = archive.read(name, Pictures.LARGEST_FILE, InputStream::readAllBytes);
+                try {
+                    intake.putPicture(id, as.apply(UUID.fromString(picture)), Pictures.kept(data));
+                } catch (InvalidDocument e) {
+                    throw Archive.refused(name, e.problems().get(0).message());
+                }
+            }
+            return build;
+        }
+
+        private List<String> write(Kind book, UUID owner, List<CarFiles.Written> entries, UnaryOperator<UUID> as) {
+            List<String> written = new ArrayList<>();
+            for (CarFiles.Written w : entries) {
+                // Entries name other entries, pictures and themselves.
+                String text = IDENTITY.matcher(w.text())
+                        .replaceAll(m -> as.apply(UUID.fromString(m.group())).toString());
+                intake.putEntry(book, owner, as.apply(w.id()), written.size(), text);
+                written.add(text);
+            }
+            return written;
+        }
+
+        /** What cannot be shown is not kept: nobody could go on with it. */
+        private void shown(String name, Runnable show) {
+            try {
+                show.run();
+            } catch (RuntimeException e) {
+                throw Archive.refused(name, "What is written here does not belong to this build or car");
+            }
+        }
+
+        /** Whether the same car is here, file by file. */
+        private boolean isAlike(CarContents c) throws IOException {
+            UUID id = UUID.fromString(c.id());
+            if (garage.cars().stream().noneMatch(s -> s.id().equals(id))
+                    || !items.contents(id).equals(c)) {
+                return false;
+            }
+            for (Item here : items.items(c)) {
+                MessageDigest digest = sha256();
+                try (DigestOutputStream out = new DigestOutputStream(OutputStream.nullOutputStream(), digest)) {
+                    here.content().writeTo(out);
+                }
+                byte[] there = archive.read(here.name(), Archive.LARGEST_ROWS, in -> {
+                    MessageDigest d = sha256();
+                    in.transferTo(new DigestOutputStream(OutputStream.nullOutputStream(), d));
+                    return d.digest();
+                });
+                if (!Arrays.equals(digest.digest(), there)) {
+                    return false;
+                }
+            }
+            return true;
+        }
+
+        /** Own parts: how many came in, and how many were left out because another one of that name is here. */
+        private int[] parts(List<PartContents> parts) throws IOException {
+            Map<String, String> here = garage.ownParts().stream()
+                    .collect(Collectors.toMap(
+                            p -> key(p.family(), p.part().document()),
+                            p -> p.part().document(),
+                            (a, b) -> b));
+            int in = 0;
+            int out = 0;
+            for (PartContents p : parts) {
+                String name = Names.part(p.id());
+                Class<? extends Record> type = Families.document(p.family())
+                        .orElseThrow(() -> Archive.refused(
+                                Names.CONTENTS, "“" + p.family() + "” is no family of parts that is known here"));
+                String text = archive.text(name, Archive.LARGEST_DOCUMENT);
+                CarFiles.document(name, text, type);
+                UUID id = UUID.fromString(p.id());
+                String other = here.get(key(p.family(), text));
+                if (other == null) {
+                    intake.putPart(p.family(), intake.taken(id) ? UUID.randomUUID() : id, text);
+                    in++;
+                } else if (!other.equals(text)) {
+                    out++;
+                }
+            }
+            return new int[] {in, out};
+        }
+
+        private String key(String family, String document) {
+            JsonNode part = json.readTree(document);
+            return family + "\n" + part.get("maker") + "\n" + part.get("number");
+        }
+    }
+
+    private static MessageDigest sha256() {
+        try {
+            return MessageDigest.getInstance("SHA-256");
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("Every Java has it", e);
+        }
+    }
+}

@@ -1,0 +1,239 @@
+package isotherm.server.files;
+
+import com.lowagie.text.BadElementException;
+import com.lowagie.text.Element;
+import com.lowagie.text.Image;
+import com.lowagie.text.Paragraph;
+import com.lowagie.text.pdf.BaseFont;
+import com.lowagie.text.pdf.PdfContentByte;
+import com.lowagie.text.pdf.PdfPTable;
+import com.lowagie.text.pdf.PdfTemplate;
+import com.lowagie.text.pdf.PdfWriter;
+import isotherm.server.document.CarDocument;
+import isotherm.server.document.LogDocument;
+import isotherm.server.document.Proof;
+import isotherm.server.document.Questions;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.stream.Stream;
+
+/** Before and after on one page, for whoever has to believe it. */
+public final class ProofFiles {
+    private static final float[] TWO = {2, 1};
+    private static final float[] THREE = {3, 1, 1};
+    private static final float CHART_WIDTH = 500;
+    private static final float CHART_HEIGHT = 120;
+    private static final float AXIS = 42;
+    private static final String NONE = "–";
+
+    private ProofFiles() {}
+
+    /**
+     * @param q what was asked
+     * @param before the first log
+     * @param after the second
+     * @param a what came out
+     * @param day day on which it is printed
+     * @return a report of one page of A4 as a PDF
+     */
+    public static byte[] pdf(
+            Proof.ProofQuestion q, LogDocument before, LogDocument after, Proof.ProofAnswer a, LocalDate day) {
+        CarDocument car = q.car();
+        return Paper.pdf(car.name() + ": before and after", (document, writer) -> {
+            document.add(new Paragraph(
+                    String.format(
+                            Locale.ROOT,
+                            "%.0f kW, %.1f L, oil %s, %.1f L; oil limit %.0f °C. Printed on %s.",
+                            car.engine().powerKw(),
+                            car.engine().displacementL(),
+                            car.oil().grade(),
+                            car.oilVolumeL(),
+                            car.limits().limitC(),
+                            day),
+                    Paper.TEXT));
+            Paper.heading(document, verdict(a));
+            for (String words : a.words()) {
+                document.add(new Paragraph(words, Paper.TEXT));
+            }
+            document.add(fair(a));
+            if (a.laps() != null) {
+                document.add(chart(writer, a.laps()));
+            }
+            document.add(read(q, before, after, a.figures()));
+            document.add(model(a));
+            document.add(new Paragraph(
+                    "Estimates from two logs and a model of the car, with 90 % intervals for the difference and 10 to 90 % for"
+                            + " the predictions. The maker's figures, local rules and the scrutineer's own judgement come"
+                            + " first; what a log shows of one day says nothing about a leak or a chafed hose on another.",
+                    Paper.SMALL));
+            Paragraph signed = new Paragraph(
+                    "Prepared by ______________________     Looked at by ______________________     Day ______________",
+                    Paper.TEXT);
+            signed.setSpacingBefore(16);
+            document.add(signed);
+        });
+    }
+
+    private static String verdict(Proof.ProofAnswer a) {
+        return switch (a.verdict()) {
+            case COOLER -> "It runs cooler";
+            case NO_DIFFERENCE -> "No difference can be shown";
+            case HOTTER -> "It runs hotter";
+            case TOO_UNLIKE -> "These sessions cannot be compared";
+        };
+    }
+
+    private static PdfPTable fair(Proof.ProofAnswer a) {
+        PdfPTable table = Paper.table(TWO);
+        table.setSpacingBefore(8);
+        Paper.row(table, "Brought to the first day's air and pace", "Value, 90 % interval", Paper.STRONG);
+        Paper.row(table, "Plateau before", interval(a.plateauBeforeC(), "°C"), Paper.TEXT);
+        Paper.row(table, "Plateau after", interval(a.plateauAfterC(), "°C"), Paper.TEXT);
+        Paper.row(table, "Difference", interval(a.differenceK(), "K"), Paper.STRONG);
+        return table;
+    }
+
+    private static String interval(Questions.FigureDocument f, String unit) {
+        return f.value() == null || f.low() == null || f.high() == null
+                ? NONE
+                : String.format(Locale.ROOT, "%.1f %s (%.1f to %.1f)", f.value(), unit, f.low(), f.high());
+    }
+
+    private static PdfPTable read(
+            Proof.ProofQuestion q, LogDocument before, LogDocument after, List<Proof.ProofFigure> figures) {
+        PdfPTable table = Paper.table(THREE);
+        row(table, true, "As it was read, uncorrected", "Before", "After");
+        row(table, false, "Log", before.name(), after.name());
+        row(
+                table,
+                false,
+                "Design in the car",
+                q.beforeDesign().name(),
+                q.afterDesign().name());
+        for (Proof.ProofFigure f : figures) {
+            row(table, false, f.name(), figure(f, f.before()), figure(f, f.after()));
+        }
+        return table;
+    }
+
+    private static void row(PdfPTable table, boolean head, String name, String first, String second) {
+        var font = head ? Paper.STRONG : Paper.TEXT;
+        table.addCell(Paper.cell(name, font, Element.ALIGN_LEFT));
+        table.addCell(Paper.cell(first, font, Element.ALIGN_RIGHT));
+        table.addCell(Paper.cell(second, font, Element.ALIGN_RIGHT));
+    }
+
+    private static String figure(Proof.ProofFigure f, Double v) {
+        if (v == null) {
+            return NONE;
+        }
+        return switch (f.unit()) {
+            case TEMPERATURE -> String.format(Locale.ROOT, "%.1f °C", v);
+            case DIFFERENCE -> String.format(Locale.ROOT, "%.1f K", v);
+            case PRESSURE -> String.format(Locale.ROOT, "%.2f bar", v);
+            case HEAT -> String.format(Locale.ROOT, "%.1f kW", v);
+            case MINUTES -> String.format(Locale.ROOT, "%.1f min", v);
+            case RATE -> String.format(Locale.ROOT, "%.1f K/min", v);
+        };
+    }
+
+    private static PdfPTable model(Proof.ProofAnswer a) {
+        PdfPTable table = Paper.table(THREE);
+        row(table, true, "The model's peak against the reading", "Before", "After");
+        Proof.Predicted b = a.predictedBefore();
+        Proof.Predicted c = a.predictedAfter();
+        row(
+                table,
+                false,
+                "Predicted",
+                expected(b.lowC(), b.medianC(), b.highC()),
+                expected(c.lowC(), c.medianC(), c.highC()));
+        if (b.untaught() != null || c.untaught() != null) {
+            row(table, false, "Predicted before a log taught the model", untaught(b), untaught(c));
+        }
+        row(table, false, "Read", read(b), read(c));
+        return table;
+    }
+
+    private static String untaught(Proof.Predicted p) {
+        Proof.Expected e = p.untaught();
+        return e == null ? NONE : expected(e.lowC(), e.medianC(), e.highC());
+    }
+
+    private static String expected(double low, double median, double high) {
+        return String.format(Locale.ROOT, "%.0f °C (%.0f to %.0f)", median, low, high);
+    }
+
+    private static String read(Proof.Predicted p) {
+        return p.readC() == null ? NONE : String.format(Locale.ROOT, "%.0f °C", p.readC());
+    }
+
+    /** The rise of the oil over the mean lap, before thin and after thick. */
+    private static Image chart(PdfWriter writer, Proof.MeanLaps laps) {
+        PdfTemplate t = writer.getDirectContent().createTemplate(CHART_WIDTH, CHART_HEIGHT);
+        double least = Stream.concat(laps.riseBeforeKPerKw().stream(), laps.riseAfterKPerKw().stream())
+                .filter(Objects::nonNull)
+                .mapToDouble(Double::doubleValue)
+                .min()
+                .orElse(0);
+        double most = Stream.concat(laps.riseBeforeKPerKw().stream(), laps.riseAfterKPerKw().stream())
+                .filter(Objects::nonNull)
+                .mapToDouble(Double::doubleValue)
+                .max()
+                .orElse(1);
+        double room = Math.max(0.1, (most - least) * 0.15);
+        double low = least - room;
+        double high = most + room;
+        t.setLineWidth(0.4f);
+        t.rectangle(AXIS, 14, CHART_WIDTH - AXIS - 60, CHART_HEIGHT - 22);
+        t.stroke();
+        line(t, laps.riseBeforeKPerKw(), low, high, 0.6f, "before");
+        line(t, laps.riseAfterKPerKw(), low, high, 1.6f, "after");
+        words(t, AXIS - 4, CHART_HEIGHT - 16, Element.ALIGN_RIGHT, String.format(Locale.ROOT, "%.1f", high));
+        words(t, AXIS - 4, 14, Element.ALIGN_RIGHT, String.format(Locale.ROOT, "%.1f", low));
+        words(t, AXIS, 4, Element.ALIGN_LEFT, "start of the mean lap: rise of the oil over the air per heat, K/kW");
+        words(t, CHART_WIDTH - 60, 4, Element.ALIGN_RIGHT, "end");
+        try {
+            Image image = Image.getInstance(t);
+            image.setSpacingBefore(4);
+            image.scaleToFit(CHART_WIDTH, CHART_HEIGHT);
+            return image;
+        } catch (BadElementException e) {
+            throw new IllegalStateException("A drawing of our own is always taken", e);
+        }
+    }
+
+    private static void line(PdfContentByte t, List<Double> values, double low, double high, float width, String name) {
+        t.setLineWidth(width);
+        boolean down = false;
+        float lastY = 0;
+        for (int i = 0; i < values.size(); i++) {
+            Double v = values.get(i);
+            if (v == null) {
+                down = false;
+                continue;
+            }
+            float x = AXIS + (CHART_WIDTH - AXIS - 60) * i / Math.max(1, values.size() - 1);
+            float y = (float) (14 + (CHART_HEIGHT - 22) * (v - low) / (high - low));
+            if (down) {
+                t.lineTo(x, y);
+            } else {
+                t.moveTo(x, y);
+            }
+            down = true;
+            lastY = y;
+        }
+        t.stroke();
+        words(t, CHART_WIDTH - 56, lastY - 2, Element.ALIGN_LEFT, name);
+    }
+
+    private static void words(PdfContentByte t, float x, float y, int align, String text) {
+        BaseFont font = Paper.SMALL.getCalculatedBaseFont(false);
+        t.beginText();
+        t.setFontAndSize(font, 8);
+        t.showTextAligned(align, text, x, y, 0);
+        t.endText();
+    }
+}

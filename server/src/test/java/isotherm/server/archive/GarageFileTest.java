@@ -1,0 +1,438 @@
+package isotherm.server.archive;
+
+import static isotherm.server.testing.Wren.entry;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import isotherm.server.testing.RunningServer;
+import isotherm.server.testing.Wren;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.http.HttpResponse;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A garage goes out as a file and comes in again, in an installation of its own. */
+class GarageFileTest {
+    private static final JsonMapper JSON = new JsonMapper();
+    private static final byte[] NOTHING = new byte[0];
+
+    private static RunningServer server;
+    /** The garage of this test in a file. */
+    private static byte[] file;
+
+    @BeforeAll
+    static void fill() throws IOException {
+        server = RunningServer.empty();
+        Wren wren = new Wren(server);
+        wren.posted(wren.car() + "/duties", wren.demo().get("duties").get(0));
+        wren.posted(wren.car() + "/designs", wren.demo().get("designs").get(0));
+        wren.posted(wren.car() + "/designs", wren.demo().get("designs").get(1));
+        keepLog(wren);
+        String build = wren.begin("Winter build", 1.4);
+        String picture = UUID.randomUUID().toString();
+        assertThat(server.put(build + "/pictures/" + picture, picture(), "image/png")
+                        .statusCode())
+                .isEqualTo(204);
+        wren.posted(build + "/entries", entry("PICTURE", "prepare-parts").put("text", picture));
+        ObjectNode tick = entry("DONE", "prepare-parts");
+        wren.posted(build + "/entries", tick);
+        wren.posted(build + "/entries", entry("NOTE", "prepare-parts").put("text", "links: „groß“\nand a second line"));
+        wren.posted(wren.car() + "/care/entries", entry("OIL_ANALYSIS", null).put("text", "iron 12 ppm"));
+        JsonNode core = JSON.readTree(
+                        server.send("GET", "/api/catalogue/cores", null).body())
+                .get(0)
+                .get("part");
+        String price =
+                core.get("maker").stringValue() + "," + core.get("number").stringValue() + ",99";
+        assertThat(server.sendText("/api/catalogue/cores/import?keep=true", "maker,number,price\n" + price)
+                        .body())
+                .contains("\"changed\":1");
+        file = exported();
+    }
+
+    @AfterAll
+    static void stop() {
+        server.close();
+    }
+
+    private static void keepLog(Wren wren) {
+        StringBuilder rows = new StringBuilder("time_s,speed_kmh,oil_c\n");
+        for (int i = 0; i < 9_000; i++) {
+            rows.append(i / 10.0)
+                    .append(',')
+                    .append(i % 7 == 3 ? "" : 60 + i % 90 / 3.0)
+                    .append(',')
+                    .append(80 + i % 1000 / 70.0)
+                    .append('\n');
+        }
+        JsonNode upload = JSON.readTree(server.upload(wren.car() + "/uploads?name=evening.csv", rows.toString())
+                .body());
+        ObjectNode keep = JSON.createObjectNode()
+                .put("name", "Evening")
+                .put("sensor", "SUMP")
+                .put("ambientC", 20)
+                .put("altitudeM", 100);
+        keep.set("format", upload.at("/preview/format"));
+        String job = JSON.readTree(
+                        server.send("POST", "/api/uploads/" + upload.get("id").stringValue() + "/keep", keep.toString())
+                                .body())
+                .get("id")
+                .stringValue();
+        for (int i = 0;
+                i < 200 && !server.send("GET", "/api/jobs/" + job, null).body().contains("DONE");
+                i++) {
+            pause();
+        }
+        assertThat(server.send("GET", wren.car(), null).body()).contains("Evening");
+    }
+
+    private static void pause() {
+        try {
+            Thread.sleep(50);
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static byte[] picture() throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(40, 30, BufferedImage.TYPE_INT_RGB), "png", out);
+        return out.toByteArray();
+    }
+
+    private static byte[] exported() {
+        return server.bytes("GET", "/api/garage.zip", null);
+    }
+
+    private static HttpResponse<String> takenIn(byte[] archive) {
+        return server.upload("/api/garage", archive);
+    }
+
+    /** Files of an archive by their names, in their order. */
+    private static Map<String, byte[]> unpacked(byte[] archive) {
+        Map<String, byte[]> files = new LinkedHashMap<>();
+        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(archive))) {
+            for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
+                files.put(e.getName(), zip.readAllBytes());
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return files;
+    }
+
+    private static byte[] packed(Map<String, byte[]> files) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            for (var f : files.entrySet()) {
+                zip.putNextEntry(new ZipEntry(f.getKey()));
+                zip.write(f.getValue());
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return out.toByteArray();
+    }
+
+    private static String only(Map<String, byte[]> files, String part) {
+        return files.keySet().stream().filter(n -> n.contains(part)).findFirst().orElseThrow();
+    }
+
+    /** The garage's file with something done to it, under identities that are not here yet. */
+    private static byte[] changed(Consumer<Map<String, byte[]>> change) {
+        Map<String, byte[]> files = new LinkedHashMap<>();
+        Map<String, String> fresh = new LinkedHashMap<>();
+        UnaryOperator<String> renamed = text -> Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}")
+                .matcher(text)
+                .replaceAll(m ->
+                        fresh.computeIfAbsent(m.group(), id -> UUID.randomUUID().toString()));
+        unpacked(file)
+                .forEach((name, data) -> files.put(
+                        renamed.apply(name),
+                        name.endsWith(".jpg")
+                                ? data
+                                : renamed.apply(new String(data, StandardCharsets.UTF_8))
+                                        .getBytes(StandardCharsets.UTF_8)));
+        change.accept(files);
+        return packed(files);
+    }
+
+    private static void edit(Map<String, byte[]> files, String part, UnaryOperator<String> edit) {
+        files.computeIfPresent(only(files, part), (name, data) -> {
+            String before = new String(data, StandardCharsets.UTF_8);
+            String after = edit.apply(before);
+            assertThat(after).as("the change has to change something").isNotEqualTo(before);
+            return after.getBytes(StandardCharsets.UTF_8);
+        });
+    }
+
+    @Test
+    void itHoldsJsonAndCsvThatAnyoneCanRead() {
+        Map<String, byte[]> files = unpacked(file);
+        JsonNode contents = JSON.readTree(files.get("garage.json"));
+        assertThat(contents.get("format").stringValue()).isEqualTo("isotherm-garage");
+        assertThat(contents.get("version").intValue()).isEqualTo(1);
+        assertThat(files.keySet().iterator().next()).isEqualTo("garage.json");
+        assertThat(new String(files.get(only(files, ".csv")), StandardCharsets.UTF_8).lines())
+                .hasSize(9_001)
+                .startsWith("TIME,SPEED,OIL", "0.0,60.0,80.0", "0.1,60.333332,80.01428")
+                // What was not read stays so.
+                .contains("0.3,,80.042854");
+        assertThat(files.get(only(files, "/pictures/"))).startsWith(0xff, 0xd8);
+        assertThat(new String(files.get(only(files, "/builds/")), StandardCharsets.UTF_8))
+                .contains("Winter build");
+        assertThat(JSON.readTree(files.get(only(files, "parts/"))).get("price").doubleValue())
+                .isEqualTo(99);
+    }
+
+    @Test
+    void whatGoesOutComesInAgainByteForByte() {
+        byte[] before = exported();
+        for (JsonNode c : JSON.readTree(server.send("GET", "/api/cars", null).body())) {
+            String car = "/api/cars/" + c.get("id").stringValue();
+            int version = JSON.readTree(server.send("GET", car, null).body())
+                    .get("version")
+                    .intValue();
+            server.send("DELETE", car, null, "If-Match", "\"" + version + "\"");
+        }
+        for (JsonNode c :
+                JSON.readTree(server.send("GET", "/api/catalogue/cores", null).body())) {
+            if (c.has("id")) {
+                server.send(
+                        "DELETE",
+                        "/api/catalogue/cores/" + c.get("id").stringValue(),
+                        null,
+                        "If-Match",
+                        "\"" + c.get("version").intValue() + "\"");
+            }
+        }
+        assertThat(unpacked(exported())).containsOnlyKeys("garage.json");
+        HttpResponse<String> answer = takenIn(before);
+        assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
+        assertThat(answer.body()).contains("\"added\":[\"Pell Wren\"").contains("\"partsAdded\":1");
+        assertThat(exported()).isEqualTo(before);
+        // Once more: all of it is here already, and nothing changes.
+        JsonNode again = JSON.readTree(takenIn(before).body());
+        assertThat(again.get("added")).isEmpty();
+        assertThat(again.get("left")).isEmpty();
+        assertThat(again.get("alike")).isNotEmpty();
+        assertThat(exported()).isEqualTo(before);
+    }
+
+    @Test
+    void aCarThatDiffersIsLeftAsItIsHereOrComesInBesideIt() {
+        byte[] other = changed(files -> {});
+        assertThat(takenIn(other).body()).contains("\"added\":[\"Pell Wren\"");
+        byte[] before = exported();
+        Map<String, byte[]> files = unpacked(other);
+        edit(files, "/entries.jsonl", t -> t.replace("second line", "third line"));
+        byte[] differing = packed(files);
+        JsonNode left = JSON.readTree(takenIn(differing).body());
+        assertThat(left.get("left")).hasSize(1);
+        assertThat(left.get("added")).isEmpty();
+        assertThat(exported()).isEqualTo(before);
+        JsonNode beside = JSON.readTree(
+                server.upload("/api/garage?copies=true", differing).body());
+        assertThat(beside.get("added").get(0).stringValue()).isEqualTo("Pell Wren, from a file");
+        assertThat(beside.get("left")).isEmpty();
+        // The copy's sheet names its own picture, and shows it.
+        String car = cars().filter(c -> c.get("name").stringValue().equals("Pell Wren, from a file"))
+                .findFirst()
+                .orElseThrow()
+                .get("id")
+                .stringValue();
+        String build = "/api/builds/"
+                + JSON.readTree(server.send("GET", "/api/cars/" + car + "/builds", null)
+                                .body())
+                        .get(0)
+                        .get("id")
+                        .stringValue();
+        JsonNode entries =
+                JSON.readTree(server.send("GET", build + "/entries", null).body());
+        assertThat(entries.get(2).get("text").stringValue()).contains("third line");
+        String picture = entries.get(0).get("text").stringValue();
+        assertThat(new String(file, StandardCharsets.ISO_8859_1)).doesNotContain(picture);
+        assertThat(server.send("GET", build + "/pictures/" + picture, null).statusCode())
+                .isEqualTo(200);
+    }
+
+    private static Stream<JsonNode> cars() {
+        return JSON.readTree(server.send("GET", "/api/cars", null).body()).valueStream();
+    }
+
+    static Stream<Arguments> hostile() {
+        return Stream.of(
+                arguments("a path that leads out", "../../etc/passwd", f -> f.put("../../etc/passwd", NOTHING)),
+                arguments("a path from the root", "/etc/passwd", f -> f.put("/etc/passwd", NOTHING)),
+                arguments("a file that is not listed", "cars/more.json", f -> f.put("cars/more.json", NOTHING)),
+                arguments("a file that is missing", ".csv", f -> f.remove(only(f, ".csv"))),
+                arguments(
+                        "an identity that is a path",
+                        "/cars/0/id",
+                        f -> edit(
+                                f,
+                                "garage.json",
+                                t -> t.replaceFirst(
+                                        "\"id\" : \"[^\"]{36}", "\"id\" : \"../../../../../../../../../../etc/pass"))),
+                arguments(
+                        "a document of the wrong kind",
+                        "A text is expected",
+                        f -> edit(f, "car.json", t -> t.replaceFirst("\"name\":\"[^\"]*\"", "\"name\":17"))),
+                arguments(
+                        "a list where an object belongs",
+                        "An object is expected",
+                        f -> f.put(only(f, "car.json"), "[]".getBytes(StandardCharsets.UTF_8))),
+                arguments(
+                        "a value out of its range",
+                        "oilVolumeL",
+                        f -> edit(f, "car.json", t -> t.replaceFirst("\"oilVolumeL\":[0-9.]+", "\"oilVolumeL\":9000"))),
+                arguments(
+                        "nothing but brackets",
+                        "not JSON",
+                        f -> f.put(only(f, "/designs/"), "[".repeat(1_000_000).getBytes(StandardCharsets.UTF_8))),
+                arguments(
+                        "text that is none",
+                        "UTF-8",
+                        f -> f.put(only(f, "/duties/"), new byte[] {'"', (byte) 0xc3, '"'})),
+                arguments(
+                        "a document that unpacks to too much",
+                        "unpacks to more than",
+                        f -> f.put(only(f, "car.json"), new byte[50_000_000])),
+                arguments(
+                        "rows that are no numbers",
+                        "“x”",
+                        f -> edit(f, ".csv", t -> t.replaceFirst("(?m)^0.1,", "x,"))),
+                arguments(
+                        "rows that run backwards",
+                        "not after",
+                        f -> edit(f, ".csv", t -> t.replaceFirst("(?m)^0.1,", "-3,"))),
+                arguments("other columns", "TIME,SPEED,OIL", f -> edit(f, ".csv", t -> t.replaceFirst("SPEED", "RPM"))),
+                arguments(
+                        "fewer rows than there should be",
+                        "rows are expected",
+                        f -> edit(f, ".csv", t -> t.substring(0, t.lastIndexOf("899.9")))),
+                arguments(
+                        "a picture that is none",
+                        "picture",
+                        f -> f.put(only(f, ".jpg"), "<svg/>".getBytes(StandardCharsets.UTF_8))),
+                arguments(
+                        "an entry with another's identity",
+                        "twice",
+                        f -> edit(f, "entries.jsonl", t -> t.lines().findFirst().orElseThrow() + "\n" + t)),
+                arguments(
+                        "an entry about nothing here",
+                        "entries.jsonl",
+                        f -> edit(f, "entries.jsonl", t -> t.replace("DONE", "PERHAPS"))),
+                arguments(
+                        "a part of no family",
+                        "PISTON",
+                        f -> edit(f, "garage.json", t -> t.replace("\"CORE\"", "\"PISTON\""))),
+                arguments(
+                        "another kind of file",
+                        "isotherm-garage",
+                        f -> edit(f, "garage.json", t -> t.replace("isotherm-garage", "holiday-pictures"))),
+                arguments(
+                        "a newer version",
+                        "newer Isotherm",
+                        f -> edit(
+                                f,
+                                "garage.json",
+                                t -> t.replaceFirst("\"version\" : 1", "\"version\" : 2, \"drivers\" : []"))));
+    }
+
+    private static Arguments arguments(String what, String said, Consumer<Map<String, byte[]>> change) {
+        return Arguments.of(what, said, change);
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @MethodSource
+    void hostile(String what, String said, Consumer<Map<String, byte[]>> change) {
+        byte[] before = exported();
+        HttpResponse<String> answer = takenIn(changed(change));
+        assertThat(answer.statusCode()).as(answer.body()).isEqualTo(422);
+        assertThat(answer.body()).contains(said);
+        assertThat(exported()).as("nothing is half-imported").isEqualTo(before);
+    }
+
+    @Test
+    void whatIsNoArchiveIsSaidToBeNone() {
+        byte[] before = exported();
+        assertThat(takenIn(NOTHING).body()).contains("no zip archive");
+        assertThat(takenIn("Dear garage".getBytes(StandardCharsets.UTF_8)).body())
+                .contains("no zip archive");
+        // Cut off in the middle, and damaged in the middle.
+        assertThat(takenIn(Arrays.copyOf(file, file.length / 2)).statusCode()).isEqualTo(422);
+        byte[] damaged = changed(f -> {});
+        for (int i = damaged.length / 3; i < damaged.length / 3 + 200; i++) {
+            damaged[i] ^= 0x55;
+        }
+        assertThat(takenIn(damaged).statusCode()).isEqualTo(422);
+        assertThat(exported()).isEqualTo(before);
+    }
+
+    @Test
+    void aDirectoryThatSaysItIsHugeIsNotRead() {
+        byte[] archive = file.clone();
+        ByteBuffer end = ByteBuffer.wrap(archive).order(ByteOrder.LITTLE_ENDIAN);
+        end.putInt(archive.length - 22 + 12, 2_000_000_000);
+        assertThat(takenIn(archive).body()).contains("more files than a garage does");
+    }
+
+    @Test
+    void aFileThatStandsInItTwiceIsNotTaken() {
+        byte[] archive = changed(f -> f.put("garage.jsoX", NOTHING));
+        String text = new String(archive, StandardCharsets.ISO_8859_1).replace("garage.jsoX", "garage.json");
+        assertThat(takenIn(text.getBytes(StandardCharsets.ISO_8859_1)).statusCode())
+                .isEqualTo(422);
+    }
+
+    @Test
+    void oneDesignGoesOutAndComesInByteForByte() {
+        Wren wren = new Wren(server);
+        JsonNode design = wren.demo().get("designs").get(0);
+        String id = wren.posted(wren.car() + "/designs", design).get("id").stringValue();
+        String out = server.send("GET", "/api/designs/" + id + "/file", null).body();
+        HttpResponse<String> in = server.upload(wren.car() + "/designs/file", out);
+        assertThat(in.statusCode()).as(in.body()).isEqualTo(201);
+        String again = JSON.readTree(in.body()).get("id").stringValue();
+        assertThat(again).isNotEqualTo(id);
+        assertThat(server.send("GET", "/api/designs/" + again + "/file", null).body())
+                .isEqualTo(out);
+        assertThat(server.upload(
+                                wren.car() + "/designs/file",
+                                out.replaceFirst("\"version\" : 1", "\"version\" : 3, \"turbo\" : true"))
+                        .body())
+                .contains("newer Isotherm")
+                .contains("version 3");
+        assertThat(server.upload(wren.car() + "/designs/file", out.replaceFirst("\"rows\" : \\d+", "\"rows\" : 900"))
+                        .body())
+                .contains("/design/cooler/rows")
+                .contains("2 to 60");
+        assertThat(server.upload(wren.car() + "/designs/file", "{}").body()).contains("isotherm-design");
+    }
+}
