@@ -22,3 +22,8 @@ export function newId(): string {
   const hex = [...bytes].map((b) => b.toString(16).padStart(2, '0')).join('');
   return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-${hex.slice(12, 16)}-${hex.slice(16, 20)}-${hex.slice(20)}`;
 }
+
+/** What every entry begins with: its identity, when, and who. */
+export function signed(who: string): { id: string; at: string; who: string } {
+  return { id: newId(), at: new Date().toISOString(), who };
+}

@@ -1,8 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { ApiError, call, range, type Schemas } from '../../api/client';
-import { newId, useWho } from '../../app/who';
+import { call, range, type Schemas } from '../../api/client';
+import { useOutbox } from '../../app/useOutbox';
+import { signed, useWho } from '../../app/who';
 import { useBench } from '../../app/workbench';
 import { AskName, Button, Fold, Heading, Muted, Pick, QuantityField, Row, TextEntry } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
@@ -65,17 +66,15 @@ export function CareStation() {
   const { view: car } = useBench();
   const client = useQueryClient();
   const [who, setWho] = useWho();
-  const [said, setSaid] = useState<string>();
   const care = useQuery({ queryKey: ['care', car.id], queryFn: () => call<View>('GET', `/cars/${car.id}/care`) });
-  const write = async (what: Omit<Entry, 'id' | 'at' | 'who'>) => {
-    setSaid(undefined);
-    const entry = { id: newId(), at: new Date().toISOString(), who, ...what };
-    try {
+  const outbox = useOutbox<Entry>({
+    key: `isotherm.care:${car.id}`,
+    send: async (entry) => {
       client.setQueryData(['care', car.id], await call<View>('POST', `/cars/${car.id}/care/entries`, entry));
-    } catch (e) {
-      setSaid(e instanceof ApiError ? (e.problems[0]?.message ?? e.message) : 'No connection: this was not written');
-    }
-  };
+    },
+    onRefused: () => void client.invalidateQueries({ queryKey: ['care', car.id] }),
+  });
+  const write: Write = (what) => outbox.add({ ...signed(who), ...what });
   if (care.error) {
     return <p role="alert">▲ The care book cannot be read: {care.error.message}</p>;
   }
@@ -89,8 +88,14 @@ export function CareStation() {
         <>
           <TextEntry label="Who works" value={who} longest={60} onChange={setWho} />
           {!mayWrite && <p style={{ margin: 0 }}>▲ Say who works: every entry carries a name.</p>}
-          {mayWrite && <Written care={care.data} write={(e) => void write(e)} />}
-          {said && <p role="alert">▲ {said}</p>}
+          {mayWrite && <Written care={care.data} write={write} />}
+          {outbox.refused && <p role="alert">▲ {outbox.refused}</p>}
+          {outbox.offline && (
+            <p role="status">
+              No connection: {outbox.waiting.length === 1 ? 'an entry is' : `${outbox.waiting.length} entries are`} kept
+              here and sent when it is back.
+            </p>
+          )}
           <a href={`/api/cars/${car.id}/care.ics`}>Calendar to subscribe to</a>
           <Muted>Intervals are usual ones and estimates: the makers’ own come first.</Muted>
         </>
@@ -108,12 +113,12 @@ export function CareStation() {
           )}
           <Tasks aria-label="Tasks">
             {care.data.tasks.map((t) => (
-              <OneTask key={t.id} task={t} mayWrite={mayWrite} write={(e) => void write(e)} />
+              <OneTask key={t.id} task={t} mayWrite={mayWrite} write={write} />
             ))}
           </Tasks>
         </>
       }
-      side={<History care={care.data} mayWrite={mayWrite} write={(e) => void write(e)} />}
+      side={<History care={care.data} waiting={outbox.waiting} mayWrite={mayWrite} write={write} />}
     />
   );
 }
@@ -226,20 +231,34 @@ function words(e: Entry): string {
     .join(', ');
 }
 
-function History({ care, mayWrite, write }: { care: View; mayWrite: boolean; write: Write }) {
+function told(e: Entry, care: View): string {
+  const what = e.kind === 'DONE' ? ` ${care.tasks.find((t) => t.id === e.on)?.what ?? e.on}` : '';
+  return `${KINDS[e.kind]}${what}${words(e) && `, ${words(e)}`}`;
+}
+
+function History(props: { care: View; waiting: readonly Entry[]; mayWrite: boolean; write: Write }) {
+  const { care, waiting, mayWrite, write } = props;
   const [asked, setAsked] = useState<Entry>();
   return (
     <>
       <Heading>The care book</Heading>
-      {care.entries.length === 0 && <Muted>Nothing was written yet.</Muted>}
+      {care.entries.length + waiting.length === 0 && <Muted>Nothing was written yet.</Muted>}
       <FigureTable aria-label="The care book">
         <tbody>
+          {[...waiting].reverse().map((entry) => (
+            <tr key={entry.id}>
+              <th scope="row">
+                {entry.at.slice(0, 10)}, {entry.who}: {told(entry, care)}
+              </th>
+              <td>
+                <Muted>waits</Muted>
+              </td>
+            </tr>
+          ))}
           {[...care.entries].reverse().map(({ entry, counts }) => (
             <tr key={entry.id}>
               <th scope="row" style={{ textDecoration: counts || entry.kind === 'STRUCK' ? 'none' : 'line-through' }}>
-                {entry.at.slice(0, 10)}, {entry.who}: {KINDS[entry.kind]}
-                {entry.kind === 'DONE' && ` ${care.tasks.find((t) => t.id === entry.on)?.what ?? entry.on}`}
-                {words(entry) && `, ${words(entry)}`}
+                {entry.at.slice(0, 10)}, {entry.who}: {told(entry, care)}
               </th>
               <td>
                 {counts && mayWrite && (

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { call, type Schemas } from '../../api/client';
 import { usePreferences } from '../../app/preferences';
+import { download } from '../../app/download';
 import { useBench } from '../../app/workbench';
 import { Button, Heading, Muted, Pick } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
@@ -45,6 +46,12 @@ export function ProveStation() {
   const [beforeDesign, setBeforeDesign] = useState(bare);
   const [afterDesign, setAfterDesign] = useState(designId);
   const [fitting, setFitting] = useState(false);
+  const [problem, setProblem] = useState<string>();
+  const report = () =>
+    download('/api/logs/proof.pdf', asked, 'proof.pdf').then(
+      () => setProblem(undefined),
+      (e: Error) => setProblem(e.message),
+    );
   const first = logs.find((l) => l.id === before) ?? logs[0];
   const second = logs.find((l) => l.id === after) ?? logs.find((l) => l.id !== first?.id);
   const asked = first &&
@@ -76,6 +83,10 @@ export function ProveStation() {
               <Pick label="After" value={second.id} options={names} onChange={setAfter} />
               <Pick label="Design in it now" value={afterDesign} options={designs} onChange={setAfterDesign} />
               <Button onPress={() => setFitting(true)}>What the second log teaches…</Button>
+              <Button onPress={() => void report()} isDisabled={!asked || !proof.data}>
+                Report on one page
+              </Button>
+              {problem && <p role="alert">▲ {problem}</p>}
             </>
           ) : (
             <Muted>Two logs are needed, one from before and one from after. Import them beside this.</Muted>
@@ -177,6 +188,7 @@ function Told({ answer, behind }: { answer: Answer; behind: boolean }) {
 
 function Model({ answer }: { answer: Answer }) {
   const { show } = usePreferences();
+  const { car, changeCar } = useBench();
   return (
     <>
       <Heading>The model against the logs</Heading>
@@ -192,9 +204,29 @@ function Model({ answer }: { answer: Answer }) {
             Peak predicted {show(p.medianC, 'temperature')} ({show(p.lowC, 'temperature')} to{' '}
             {show(p.highC, 'temperature')}), read {p.readC === undefined ? '–' : show(p.readC, 'temperature')}.
           </p>
+          {p.untaught && (
+            <p style={{ margin: '2px 0' }}>
+              Before a log taught the model: {show(p.untaught.medianC, 'temperature')} (
+              {show(p.untaught.lowC, 'temperature')} to {show(p.untaught.highC, 'temperature')}).
+            </p>
+          )}
           <Muted>{p.words}</Muted>
         </section>
       ))}
+      {car.fitted && (
+        <>
+          <Muted>“{car.fitted.log}” has taught the car’s model.</Muted>
+          <Button
+            onPress={() => {
+              const rest = { ...car };
+              delete rest.fitted;
+              changeCar(rest);
+            }}
+          >
+            Take the log out again
+          </Button>
+        </>
+      )}
       {answer.alike !== undefined && (
         <Muted>The speeds of the two mean laps agree by {answer.alike.toFixed(2)} of 1.</Muted>
       )}

@@ -34,7 +34,7 @@ final class Browser {
 
     static {
         // A busy machine may take a while; a wrong page stays wrong.
-        PlaywrightAssertions.setDefaultAssertionTimeout(12_000);
+        PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
     }
 
     private Browser() {}

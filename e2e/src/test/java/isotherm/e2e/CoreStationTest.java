@@ -18,7 +18,7 @@ class CoreStationTest extends Workshop {
 
     @BeforeEach
     void openCore() {
-        open(corvid.car(), corvid.design());
+        open(corvid);
         station("Core");
         assertThat(field("Rows")).hasValue("10");
     }

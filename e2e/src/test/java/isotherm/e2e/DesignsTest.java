@@ -18,7 +18,7 @@ class DesignsTest extends Workshop {
 
     @Test
     void aCopyIsComparedNamedShownOnTheRuleAndRemoved() {
-        open(corvid.car(), corvid.design());
+        open(corvid);
         station("Core");
         act("More about this design", "Copy…");
         page.getByLabel("Name of the copy").fill(corvid.design() + " with more");
@@ -48,7 +48,7 @@ class DesignsTest extends Workshop {
 
     @Test
     void unitsSwitchForAllQuantitiesAtOnce() {
-        open(corvid.car(), corvid.design());
+        open(corvid);
         button("Units").click();
         button("All imperial").click();
         button("Done").click();
@@ -67,7 +67,7 @@ class DesignsTest extends Workshop {
     @CsvSource({"1280, 800", "1024, 768"})
     void noStationScrollsThePage(int width, int height) {
         page.setViewportSize(width, height);
-        open(corvid.car(), corvid.design());
+        open(corvid);
         for (String station : new String[] {"Duty", "Core", "Place", "Plumb"}) {
             station(station);
             assertThat(ruleMark("Peak")).isVisible();
@@ -100,7 +100,7 @@ class DesignsTest extends Workshop {
         button("Units").click();
         clean("units");
         button("Done").click();
-        open(corvid.car(), corvid.design());
+        open(corvid);
         station("Core");
         button("Cores to buy…").click();
         assertThat(table("Cores")).isVisible();
@@ -133,7 +133,7 @@ class DesignsTest extends Workshop {
 
     @Test
     void theCorvidsStoryByKeyboardAlone() {
-        open(corvid.car(), corvid.design());
+        open(corvid);
         page.keyboard().press("Escape");
         page.evaluate("document.activeElement.blur()");
         page.keyboard().press("2");
@@ -149,7 +149,7 @@ class DesignsTest extends Workshop {
     @Test
     void theHaulersStoryByKeyboardAlone() {
         Garage.Own under = Garage.own("hauler");
-        open(under.car(), under.design());
+        open(under);
         page.evaluate("document.activeElement.blur()");
         page.keyboard().press("3");
         assertThat(page).hasURL(Pattern.compile("/place/"));
@@ -172,7 +172,7 @@ class DesignsTest extends Workshop {
     @Test
     void theWrensStoryByKeyboardAlone() {
         Garage.Own friend = Garage.own("wren");
-        open(friend.car(), friend.design());
+        open(friend);
         assertThat(verdict()).containsText("No oil cooler is needed");
         page.evaluate("document.activeElement.blur()");
         tabTo("summary", Pattern.compile("This car does not need an oil cooler"));

@@ -15,7 +15,7 @@ class DutyTest extends Workshop {
     private final Garage.Own corvid = Garage.own("corvid");
 
     private void ownDuty(String kind, String name) {
-        open(corvid.car(), corvid.design());
+        open(corvid);
         act("More about this duty", kind);
         assertThat(button(Pattern.compile("Duty$")).first()).containsText(name);
     }
@@ -66,12 +66,12 @@ class DutyTest extends Workshop {
 
     @Test
     void theVerdictIsTheFirstAnswer() {
-        open(corvid.car(), corvid.design());
+        open(corvid);
         assertThat(verdict()).containsText("More cooling is needed than this design gives");
         open("Pell Wren", "As it is today");
         assertThat(verdict()).containsText("No oil cooler is needed for this duty");
         Garage.Own hauler = Garage.own("hauler");
-        open(hauler.car(), hauler.design());
+        open(hauler);
         assertThat(verdict()).containsText("Try first, before a larger core");
         verdict()
                 .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("Fit a fan")))
@@ -82,7 +82,7 @@ class DutyTest extends Workshop {
     @Test
     void anOwnOilIsEnteredByItsDataSheet() {
         // On a car of its own, since the oil belongs to the car.
-        open(corvid.car(), corvid.design());
+        open(corvid);
         act("More about this car", "New car…");
         choose("Class", "Hot hatch, turbocharged");
         page.getByLabel("Name of the car").last().fill("Oil test");
@@ -178,7 +178,7 @@ class DutyTest extends Workshop {
 
     @Test
     void whatIsNoLogIsRefusedInWordsAndNothingIsLost() {
-        open(corvid.car(), corvid.design());
+        open(corvid);
         bringIn("empty.csv", "\n");
         assertThat(page.getByText("This file is empty")).isVisible();
         bringIn("odd.csv", "a,b\n1,2\n2,3\n");

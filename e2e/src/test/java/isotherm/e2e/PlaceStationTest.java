@@ -19,7 +19,7 @@ class PlaceStationTest extends Workshop {
 
     @BeforeEach
     void openPlace() {
-        open(corvid.car(), corvid.design());
+        open(corvid);
         station("Place");
         assertThat(front()).isVisible();
     }

@@ -26,7 +26,7 @@ class PlumbStationTest extends Workshop {
 
     @BeforeEach
     void openPlumb() {
-        open(corvid.car(), corvid.design());
+        open(corvid);
         station("Plumb");
         assertThat(cutRow()).containsText("mm ±");
     }
@@ -242,7 +242,7 @@ class PlumbStationTest extends Workshop {
         set("Depth", "60");
         // It stands where both hoses have to go, and is what has to move.
         assertThat(page.getByText(Pattern.compile("No way for the feed.*box")))
-                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
+                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(60_000));
         assertThat(cutRow()).not().hasText(before);
         button("Take it out").click();
         assertThat(cutRow()).hasText(before, SEARCHED);

@@ -39,7 +39,7 @@ class ProveAndCareTest extends Workshop {
     @Test
     void whatHappensMakesTasksDueAndWhatIsDoneIsKept() {
         Garage.Own own = Garage.own("plumb");
-        open(own.car(), own.design());
+        open(own);
         station("Care");
         assertThat(page.getByText("Care begins with the first build")).isVisible();
         station("Build");

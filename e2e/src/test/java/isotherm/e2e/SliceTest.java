@@ -36,7 +36,7 @@ class SliceTest extends Workshop {
         assertThat(Math.round(after.figures().peakC()))
                 .isNotEqualTo(Math.round(before.figures().peakC()));
 
-        open(corvid.car(), corvid.design());
+        open(corvid);
         station("Core");
         assertThat(ruleMark("Peak"))
                 .hasAccessibleName(celsius("^Peak", before.figures().peakC()));
@@ -66,7 +66,7 @@ class SliceTest extends Workshop {
 
     @Test
     void rowsCanBeDragged() {
-        open(corvid.car(), corvid.design());
+        open(corvid);
         station("Core");
         Locator thumb = page.getByRole(
                 AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Rows").setExact(true));
@@ -96,7 +96,7 @@ class SliceTest extends Workshop {
 
     @Test
     void theHandleOnTheMapMovesTheDesignByKeysAndByPointer() {
-        open(corvid.car(), corvid.design());
+        open(corvid);
         station("Core");
         assertThat(mapHandle()).isVisible();
         mapHandle().focus();
@@ -127,7 +127,7 @@ class SliceTest extends Workshop {
 
     @Test
     void theCorvidIsMendedByTheRemedyOfItsFinding() {
-        open(corvid.car(), corvid.design());
+        open(corvid);
         station("Core");
         var remedy = corvid(10).findings().get(0).remedy();
         assertThat(findings()).containsText("The oil gets hotter than its limit");
@@ -145,7 +145,7 @@ class SliceTest extends Workshop {
         Garage.Own under = Garage.own("hauler");
         CaseDocument asked = DocumentReader.read(Examples.read("hauler"), CaseDocument.class);
         OutcomeDocument before = Solver.solve(asked);
-        open(under.car(), under.design());
+        open(under);
         station("Place");
         assertThat(findings()).containsText("The oil leaves its target band");
         toggle("Fan");
@@ -171,7 +171,7 @@ class SliceTest extends Workshop {
 
     @Test
     void bothWaysOfEstimatingTheHeatStandOnTheDutyStation() {
-        open(corvid.car(), corvid.design());
+        open(corvid);
         OutcomeDocument outcome = corvid(10);
         for (var school : outcome.schools()) {
             assertThat(page.getByRole(
@@ -193,7 +193,7 @@ class SliceTest extends Workshop {
 
     @Test
     void aWrongEntrySaysItsRangeAndLosesNothing() {
-        open(corvid.car(), corvid.design());
+        open(corvid);
         station("Core");
         field("Rows").fill("900");
         field("Rows").press("Enter");
@@ -205,7 +205,7 @@ class SliceTest extends Workshop {
 
     @Test
     void unitsSwitchAndEitherMayBeTyped() {
-        open(corvid.car(), corvid.design());
+        open(corvid);
         station("Core");
         button("Units").click();
         choose("Temperatures in", "°F");
@@ -247,7 +247,7 @@ class SliceTest extends Workshop {
     @ParameterizedTest
     @ValueSource(strings = {"Light", "Dark"})
     void axeFindsNothing(String theme) {
-        open(corvid.car(), corvid.design());
+        open(corvid);
         if (theme.equals("Dark")) {
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Dark paper"))
                     .click();

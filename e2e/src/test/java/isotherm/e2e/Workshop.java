@@ -27,6 +27,12 @@ abstract class Workshop {
         choose("Design", design);
     }
 
+    /** Comes to a car by its address, as from a bookmark: its oldest design is open. */
+    void open(Garage.Own own) {
+        page.navigate("/cars/" + own.id() + "/duty");
+        assertThat(button(Pattern.compile("Design$")).first()).containsText(own.design());
+    }
+
     void choose(String label, String option) {
         button(Pattern.compile(label + "$")).first().click();
         page.getByRole(
@@ -124,8 +130,11 @@ abstract class Workshop {
         assertThat(status()).hasText("Saved");
     }
 
-    /** Drags something from its middle. */
+    /** Drags something from its middle, once an outcome that is on its way has come: its length moves what stands below. */
     void drag(Locator what, double dx, double dy) {
+        if (verdict().count() > 0) {
+            assertThat(verdict()).hasAttribute("aria-busy", "false");
+        }
         what.scrollIntoViewIfNeeded();
         var box = what.boundingBox();
         double x = box.x + box.width / 2;

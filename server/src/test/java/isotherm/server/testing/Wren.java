@@ -15,12 +15,12 @@ import tools.jackson.databind.node.ObjectNode;
 public final class Wren {
     private static final JsonMapper JSON = new JsonMapper();
 
-    private final RunningServer server;
+    private final ApiClient server;
     private final JsonNode demo;
     private final String car;
 
     /** @param server where it is added */
-    public Wren(RunningServer server) {
+    public Wren(ApiClient server) {
         this.server = server;
         try {
             demo = JSON.readTree(Files.readString(Path.of("../demo/3-wren.json")));
