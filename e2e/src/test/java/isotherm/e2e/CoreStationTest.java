@@ -55,6 +55,7 @@ class CoreStationTest extends Workshop {
         assertThat(table("The two schools")).containsText("Largest that fits");
         button("Take: Smallest that holds").click();
         assertThat(findings()).not().containsText("hotter than its limit");
+        saved();
         int smallest = Integer.parseInt(field("Rows").inputValue());
         button("Take: Largest that fits").click();
         assertThat(field("Rows")).not().hasValue(String.valueOf(smallest));

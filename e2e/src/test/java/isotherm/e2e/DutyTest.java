@@ -1,7 +1,6 @@
 package isotherm.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.AriaRole;
@@ -31,8 +30,8 @@ class DutyTest extends Workshop {
         assertThat(field("Speed at point 2")).hasValue("182");
         assertThat(field("Length from there")).hasValue("115");
         drag(slider("Point 2 of the lap"), 0, 60);
-        assertThat(field("Speed at point 2")).not().hasValue("182");
-        assertThat(Integer.parseInt(field("Speed at point 2").inputValue())).isBetween(70, 160);
+        // 70 to 160, once the last of the moves has arrived.
+        assertThat(field("Speed at point 2")).hasValue(Pattern.compile("^([7-9]\\d|1[0-5]\\d|160)$"));
         set("Speed at point 2", "150");
         button("Split it").click();
         assertThat(slider("Point 6 of the lap")).isVisible();

@@ -4,9 +4,11 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Files;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -34,6 +36,55 @@ class ProveAndCareTest extends Workshop {
         assertThat(proof()).containsText("It runs hotter");
         button("What the second log teaches…").click();
         assertThat(sheet("What “Skerry Moor, before” says")).isVisible();
+    }
+
+    @Test
+    void aLogTeachesTheModelAndWhatItExpectedBeforeStaysBesideIt() {
+        open("Aldane Corvid", "As it was fitted");
+        station("Prove");
+        Locator after = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Model, after"));
+        assertThat(after).containsText("lies where the model expects it");
+        Pattern peak = Pattern.compile("Peak predicted (\\d+) °C");
+        String untaught = found(peak, after.textContent());
+        button("What the second log teaches…").click();
+        assertThat(table("What was learned")).isVisible();
+        button("Use it in the car’s model").click();
+        assertThat(after).containsText("Before a log taught the model: " + untaught + " °C");
+        saved();
+        Download report =
+                page.waitForDownload(() -> button("Report on one page").click());
+        assertThat(report.suggestedFilename()).isEqualTo("proof.pdf");
+        assertThat(report.path()).satisfies(p -> assertThat(Files.size(p)).isGreaterThan(3000));
+        button("Take the log out again").click();
+        assertThat(after).not().containsText("Before a log taught the model");
+        assertThat(found(peak, after.textContent())).isEqualTo(untaught);
+        saved();
+    }
+
+    private static String found(Pattern pattern, String text) {
+        var matcher = pattern.matcher(text);
+        assertThat(matcher.find()).as(text).isTrue();
+        return matcher.group(1);
+    }
+
+    @Test
+    void whatIsWrittenInTheCareBookWithoutAConnectionArrivesWhenItIsBack() {
+        Garage.Own own = Garage.own("plumb");
+        open(own);
+        station("Care");
+        Locator who = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Who works"));
+        who.fill("Ada");
+        who.press("Enter");
+        page.context().setOffline(true);
+        set("Odometer", "91000");
+        button("Write the odometer down").click();
+        assertThat(page.getByText("an entry is kept here")).isVisible();
+        assertThat(table("The care book")).containsText("91000 km");
+        assertThat(table("The care book")).containsText("waits");
+        page.context().setOffline(false);
+        assertThat(table("The care book")).not().containsText("waits");
+        page.reload();
+        assertThat(table("The care book")).containsText("91000 km");
     }
 
     @Test

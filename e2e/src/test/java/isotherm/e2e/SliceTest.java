@@ -80,6 +80,8 @@ class SliceTest extends Workshop {
                         new com.microsoft.playwright.Mouse.MoveOptions().setSteps(8));
         page.mouse().up();
         assertThat(field("Rows")).not().hasValue("10");
+        // The last of the moves has arrived when all is saved.
+        saved();
         int rows = Integer.parseInt(thumb.inputValue());
         assertThat(rows).isBetween(15, 30);
         assertThat(ruleMark("Peak"))
@@ -112,6 +114,7 @@ class SliceTest extends Workshop {
         page.mouse().move(box.x + 160, box.y - 60, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(10));
         page.mouse().up();
         assertThat(field("Rows")).not().hasValue("13");
+        saved();
         int rows = Integer.parseInt(field("Rows").inputValue());
         int sealing = Integer.parseInt(field("Sealing").inputValue());
         assertThat(rows).isBetween(16, 34);
