@@ -544,6 +544,8 @@ export function AskName(props: {
   /** What has to be known before it is answered. */
   text?: string;
   longest?: number;
+  /** What else is asked for. */
+  children?: ReactNode;
   onClose: () => void;
   onName: (name: string) => void;
 }) {
@@ -564,6 +566,7 @@ export function AskName(props: {
         <Line autoComplete="off" onKeyDown={(e) => e.key === 'Enter' && done()} />
         <Wrong>{wrong && `${props.label}: 1 to ${longest} characters are expected`}</Wrong>
       </TextField>
+      {props.children}
       <Row>
         <Button onPress={done} isDisabled={wrong}>
           {props.action}

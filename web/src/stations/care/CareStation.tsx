@@ -113,7 +113,7 @@ export function CareStation() {
           )}
           <Tasks aria-label="Tasks">
             {care.data.tasks.map((t) => (
-              <OneTask key={t.id} task={t} mayWrite={mayWrite} write={write} />
+              <OneTask key={t.id} task={t} odometerKm={care.data.odometerKm} mayWrite={mayWrite} write={write} />
             ))}
           </Tasks>
         </>
@@ -125,8 +125,11 @@ export function CareStation() {
 
 type Write = (what: Omit<Entry, 'id' | 'at' | 'who'>) => void;
 
-function OneTask({ task, mayWrite, write }: { task: Task; mayWrite: boolean; write: Write }) {
+function OneTask(props: { task: Task; odometerKm: number | undefined; mayWrite: boolean; write: Write }) {
+  const { task, odometerKm, mayWrite, write } = props;
   const [asked, setAsked] = useState(false);
+  const [km, setKm] = useState<number>();
+  const shown = km ?? odometerKm;
   return (
     <li aria-label={task.what}>
       <strong>{URGENCY[task.urgency]}</strong>
@@ -141,6 +144,7 @@ function OneTask({ task, mayWrite, write }: { task: Task; mayWrite: boolean; wri
           <p>
             <Muted>
               Last by {task.last.who}, {task.last.at.slice(0, 10)}
+              {task.last.odometerKm !== undefined && `, at ${Math.round(task.last.odometerKm)} km`}
               {task.last.text && `: ${task.last.text}`}
             </Muted>
           </p>
@@ -158,16 +162,26 @@ function OneTask({ task, mayWrite, write }: { task: Task; mayWrite: boolean; wri
           longest={2000}
           action="Write it down"
           onClose={() => setAsked(false)}
-          onName={(text) => write({ kind: 'DONE', on: task.id, text })}
-        />
+          onName={(text) =>
+            write({ kind: 'DONE', on: task.id, text, ...(shown === undefined ? {} : { odometerKm: shown }) })
+          }
+        >
+          <Odometer value={shown ?? 0} onChange={setKm} />
+        </AskName>
       )}
     </li>
   );
 }
 
+function Odometer({ value, onChange }: { value: number; onChange: (km: number) => void }) {
+  const { min, max } = range('CareEntryDocument', 'odometerKm');
+  return (
+    <QuantityField label="Odometer" suffix="km" value={value} min={min} max={max} step={100} onChange={onChange} />
+  );
+}
+
 function Written({ care, write }: { care: View; write: Write }) {
   const { view } = useBench();
-  const odometers = range('CareEntryDocument', 'odometerKm');
   const [km, setKm] = useState(care.odometerKm ?? 0);
   const [what, setWhat] = useState<(typeof HAPPENINGS)[number]['id']>('HARD_DAY');
   const [reading, setReading] = useState<(typeof READINGS)[number]['id']>('OIL_ANALYSIS');
@@ -178,15 +192,7 @@ function Written({ care, write }: { care: View; write: Write }) {
   };
   return (
     <>
-      <QuantityField
-        label="Odometer"
-        suffix="km"
-        value={km}
-        min={odometers.min}
-        max={odometers.max}
-        step={100}
-        onChange={setKm}
-      />
+      <Odometer value={km} onChange={setKm} />
       <Button onPress={() => write({ kind: 'DRIVEN', odometerKm: km })}>Write the odometer down</Button>
       <Pick label="Something happened" value={what} options={HAPPENINGS} onChange={setWhat} />
       <Button onPress={() => write({ kind: 'HAPPENED', on: what })}>It happened today</Button>

@@ -107,9 +107,11 @@ class BuildStoryTest extends BuildWorkshop {
                 AriaRole.LISTITEM, new Page.GetByRoleOptions().setName(Pattern.compile("^Change oil and filter")));
         oil.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Done…"))
                 .click();
+        assertThat(field("Odometer")).hasValue("84500");
+        set("Odometer", "84510");
         text("What was found, figure used").fill("6.4 L, filter full of nothing");
         text("What was found, figure used").press("Enter");
-        assertThat(oil).containsText("Last by Ada");
+        assertThat(oil).containsText(Pattern.compile("Last by Ada, .*, at 84510 km"));
         assertThat(table("The care book")).containsText("filter full of nothing");
         assertThat(table("The care book")).containsText("Service");
         assertThat(table("The care book")).containsText("84500 km");

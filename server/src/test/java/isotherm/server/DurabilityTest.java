@@ -8,10 +8,12 @@ import isotherm.server.testing.Wren;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -36,6 +38,8 @@ class DurabilityTest {
     private static final JsonMapper JSON = new JsonMapper();
     private static final Path DATA = Path.of(System.getenv("ISOTHERM_TEST_HOME"), "durability-" + UUID.randomUUID());
     private static final int ROWS = 300_000;
+    private static final int HEAP_MB = 200;
+    private static final int MILLION = 1_000_000;
 
     private static Process process;
     private static int port;
@@ -87,6 +91,8 @@ class DurabilityTest {
         process = new ProcessBuilder(
                         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                         "-XX:TieredStopAtLevel=1",
+                        // Far less than the longest log would need if it were held in memory.
+                        "-Xmx" + HEAP_MB + "m",
                         "-cp",
                         System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
                         IsothermServer.class.getName(),
@@ -287,5 +293,62 @@ class DurabilityTest {
         until(() -> SERVER.send("GET", work.build, null).statusCode() == 200);
         work.isAllThere();
         work.isImportedAfterAll();
+    }
+
+    /** A log of a million rows, made as it is read. */
+    private static InputStream millionRows() {
+        return new InputStream() {
+            private byte[] line = "time_s,speed_kmh,rpm,oil_c,water_c,oil_bar\n".getBytes(StandardCharsets.US_ASCII);
+            private int at;
+            private int row;
+
+            @Override
+            public int read() {
+                if (at == line.length) {
+                    if (row == MILLION) {
+                        return -1;
+                    }
+                    line = (row / 50.0 + "," + (80 + row % 997 / 10.0) + "," + (3000 + row % 4001) + ","
+                                    + (90 + row % 1999 / 50.0) + ",85.25,4.125\n")
+                            .getBytes(StandardCharsets.US_ASCII);
+                    row++;
+                    at = 0;
+                }
+                return line[at++];
+            }
+        };
+    }
+
+    @Test
+    void aMillionRowsComeInAndAreShownWithinASmallMemory() {
+        Wren wren = new Wren(SERVER);
+        JsonNode taken = JSON.readTree(SERVER.upload(wren.car() + "/uploads?name=long.csv", DurabilityTest::millionRows)
+                .body());
+        ObjectNode keep = JSON.createObjectNode()
+                .put("name", "A million")
+                .put("sensor", "SUMP")
+                .put("ambientC", 20)
+                .put("altitudeM", 100);
+        keep.set("format", taken.at("/preview/format"));
+        String job = JSON.readTree(SERVER.send(
+                                "POST",
+                                "/api/uploads/" + taken.get("id").stringValue() + "/keep",
+                                keep.toString())
+                        .body())
+                .get("id")
+                .stringValue();
+        until(() -> SERVER.send("GET", "/api/jobs/" + job, null).body().contains("\"DONE\""));
+        JsonNode log = JSON.readTree(SERVER.send("GET", wren.car(), null).body())
+                .get("logs")
+                .get(0);
+        assertThat(log.at("/log/rows").intValue()).isEqualTo(MILLION);
+        JsonNode traces = JSON.readTree(SERVER.send(
+                        "GET", "/api/logs/" + log.get("id").stringValue() + "/traces?points=2000", null)
+                .body());
+        // Few enough points to be drawn smoothly, and the highest of a million is among them.
+        assertThat(traces.at("/series/0").size()).isBetween(400, 2500);
+        assertThat(traces.at("/series/2").valueStream().mapToDouble(JsonNode::doubleValue).max())
+                .hasValue(7000);
+        assertThat(process.isAlive()).isTrue();
     }
 }

@@ -93,11 +93,11 @@ public record CareBook(List<Task> tasks, LocalDate built, OptionalDouble builtAt
         }
         List<Reason> reasons = new ArrayList<>();
         counting.stream()
-                .filter(e -> e.kind() == CareEntry.Kind.HAPPENED
-                        && task.after().stream().anyMatch(h -> h.name().equals(e.on())))
                 .filter(e -> last.isEmpty() || e.at().isAfter(last.get().at()))
+                .filter(e -> happening(e).filter(task.after()::contains).isPresent())
                 .reduce((a, b) -> b)
-                .ifPresent(e -> reasons.add(new Reason(0, words(e.on()) + " on " + day(e.at()))));
+                .ifPresent(e -> reasons.add(
+                        new Reason(0, words(happening(e).orElseThrow().name()) + " on " + day(e.at()))));
         LocalDate from = last.map(e -> day(e.at())).orElse(built);
         Optional<LocalDate> date = task.period().map(from::plus);
         date.ifPresent(d -> {
@@ -133,6 +133,16 @@ public record CareBook(List<Task> tasks, LocalDate built, OptionalDouble builtAt
                 .map(Reason::words)
                 .collect(Collectors.joining(", "));
         return new Due(task, urgency, reason.isEmpty() ? waiting(task) : reason, date, last);
+    }
+
+    /** What an entry says happened, by itself or because a task was done that brings it about. */
+    private Optional<Task.Happening> happening(CareEntry e) {
+        return switch (e.kind()) {
+            case HAPPENED -> Optional.of(Task.Happening.valueOf(e.on()));
+            case DONE ->
+                tasks.stream().filter(t -> t.id().equals(e.on())).findFirst().flatMap(Task::happens);
+            case DRIVEN, OIL_ANALYSIS, DASH, LAPS, STRUCK -> Optional.empty();
+        };
     }
 
     /** Something that makes a task due, and what share of its interval is left. */

@@ -45,7 +45,8 @@ public final class CarePlan {
                 Optional.empty(),
                 OptionalDouble.of(FIRST_LOOK),
                 OptionalDouble.empty(),
-                true));
+                true,
+                Optional.empty()));
         tasks.add(task(
                 "centre-bolt",
                 "Tighten the takeoff's centre bolt again, to the maker's figure",
@@ -67,7 +68,8 @@ public final class CarePlan {
                 Optional.of(YEAR),
                 OptionalDouble.of(OIL_DISTANCE),
                 OptionalDouble.of(OIL_HOURS),
-                false));
+                false,
+                Optional.of(Task.Happening.FILTER_CHANGE)));
         tasks.add(task(
                 "chafe",
                 "Look along both hoses for chafe, at every clip and wherever they pass something",
@@ -103,6 +105,7 @@ public final class CarePlan {
             List<Task.Happening> after,
             Optional<Period> period,
             OptionalDouble distance) {
-        return new Task(id, what, why, caution, after, period, distance, OptionalDouble.empty(), false);
+        return new Task(
+                id, what, why, caution, after, period, distance, OptionalDouble.empty(), false, Optional.empty());
     }
 }

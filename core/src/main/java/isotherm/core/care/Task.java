@@ -17,6 +17,7 @@ import java.util.OptionalDouble;
  * @param distance due again after so far, m; empty when distance does not count
  * @param hours due again after so many hours of oil at 100 °C or their like; empty when they do not count
  * @param once whether distance counts from the build only: one look, not one again and again
+ * @param happens what happens to the car when it is done; empty for most tasks
  */
 public record Task(
         String id,
@@ -27,7 +28,8 @@ public record Task(
         Optional<Period> period,
         OptionalDouble distance,
         OptionalDouble hours,
-        boolean once) {
+        boolean once,
+        Optional<Happening> happens) {
     /** Defensive copy. */
     public Task {
         after = List.copyOf(after);

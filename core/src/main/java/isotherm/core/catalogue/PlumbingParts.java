@@ -129,7 +129,7 @@ public final class PlumbingParts {
             End flare = new End(Joint.FLARE_37, d, true);
             all.add(adaptor("LO" + d, new End(Joint.O_RING_BOSS, d, true), flare, bore, 0.030, 0, price));
             all.add(adaptor("LN" + d, new End(Joint.TAPER, PIPES[i], true), flare, bore * 0.95, 0.034, 0, price - 1));
-            all.add(adaptor("LB" + d, new End(Joint.BSPP, PIPES[i], true), flare, bore, 0.032, 0, price + 1));
+            all.add(adaptor("LG" + d, new End(Joint.BSPP, PIPES[i], true), flare, bore, 0.032, 0, price + 1));
             all.add(adaptor("LU" + d, flare, flare, bore, 0.028, 0, price - 0.5));
             all.add(adaptor("LF" + d, flare.counterpart(), flare.counterpart(), bore, 0.036, 0, price + 2));
             all.add(adaptor("LP" + d, new End(Joint.PUSH_ON, d, true), flare, bore * 0.85, 0.026, 0, price + 0.5));

@@ -76,6 +76,26 @@ class CareBookTest {
     }
 
     @Test
+    void changingOilAndFilterAsksForTheCentreBoltByItself() {
+        done("oil", BUILT.plusDays(20));
+        assertThat(due("centre-bolt", BUILT.plusDays(20)).urgency()).isEqualTo(CareBook.Urgency.DUE);
+        assertThat(due("centre-bolt", BUILT.plusDays(20)).reason()).isEqualTo("filter change on 2026-03-21");
+        done("centre-bolt", BUILT.plusDays(21));
+        assertThat(due("centre-bolt", BUILT.plusDays(21)).urgency()).isEqualTo(CareBook.Urgency.LATER);
+        CareEntry second = done("oil", BUILT.plusDays(60));
+        write(
+                CareEntry.Kind.STRUCK,
+                second.id().toString(),
+                BUILT.plusDays(60),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                "not this car");
+        assertThat(due("centre-bolt", BUILT.plusDays(60)).urgency())
+                .as("what was struck asks for nothing")
+                .isEqualTo(CareBook.Urgency.LATER);
+    }
+
+    @Test
     void fiveHundredKilometresAreLookedAtOnce() {
         driven(START + 300e3, 3, BUILT.plusDays(5));
         assertThat(due("joints-500", BUILT.plusDays(5)).urgency()).isEqualTo(CareBook.Urgency.LATER);

@@ -20,6 +20,7 @@ import java.io.IOException;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -61,7 +62,10 @@ class BuildController {
 
     @GetMapping("/cars/{carId}/builds")
     List<Views.BuildSummary> builds(@PathVariable UUID carId) {
-        return garage.parts(Kind.BUILD, carId).stream()
+        List<Stored> stored = garage.parts(Kind.BUILD, carId);
+        Map<UUID, List<EntryDocument>> written =
+                builds.entries(stored.stream().map(Stored::id).toList());
+        return stored.stream()
                 .map(s -> {
                     BuildDocument build = DocumentReader.read(s.document(), BuildDocument.class);
                     return new Views.BuildSummary(
@@ -69,7 +73,7 @@ class BuildController {
                             s.version(),
                             build.name(),
                             build.startedAt(),
-                            Builds.shown(build, builds.entries(s.id())).done(),
+                            Builds.shown(build, written.get(s.id())).done(),
                             build.steps().size());
                 })
                 .toList();

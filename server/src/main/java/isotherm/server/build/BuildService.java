@@ -13,8 +13,11 @@ import isotherm.server.store.Kind;
 import isotherm.server.store.LargeStore;
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -46,6 +49,15 @@ public class BuildService {
      */
     public List<EntryDocument> entries(UUID id) {
         return read(log.entries(Kind.BUILD, id));
+    }
+
+    /**
+     * @param ids builds
+     * @return what was written on the sheet of each, oldest first
+     */
+    public Map<UUID, List<EntryDocument>> entries(Collection<UUID> ids) {
+        Map<UUID, List<String>> written = log.entries(Kind.BUILD, ids);
+        return ids.stream().collect(Collectors.toMap(id -> id, id -> read(written.getOrDefault(id, List.of()))));
     }
 
     private static List<EntryDocument> read(List<String> documents) {

@@ -49,9 +49,7 @@ public final class BuildDocuments {
             implements Checked {
         @Override
         public void check(String path, List<Problem> problems) {
-            car.check(path + "/car", problems);
-            duty.check(path + "/duty", problems);
-            design.check(path + "/design", problems);
+            new CaseDocument(car, duty, design, null, null).check(path, problems);
             if (design.cooler() == null) {
                 problems.add(Problem.of(path + "/design/cooler", null, "A design with a cooler is expected here"));
             }

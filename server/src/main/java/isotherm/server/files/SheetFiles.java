@@ -34,6 +34,9 @@ public final class SheetFiles {
     private static final float PICTURE = 150;
     private static final float[] COLUMNS = {0.7f, 8.6f, 3.7f};
 
+    /** A figure and its unit stay on one line. */
+    private static final char UNBROKEN = '\u00a0';
+
     private SheetFiles() {}
 
     /**
@@ -52,6 +55,8 @@ public final class SheetFiles {
                             + " steps done. Figures marked ~ are estimates: the maker's figure, local rules and qualified people"
                             + " come first.",
                     Paper.TEXT));
+            // A gate stands once, where it first shuts the way.
+            Gate gate = null;
             for (Stage stage : Stage.values()) {
                 List<SheetStep> steps =
                         build.steps().stream().filter(s -> s.stage() == stage).toList();
@@ -61,7 +66,6 @@ public final class SheetFiles {
                 Paper.heading(document, stage.ordinal() + 1 + "  " + stage.words());
                 PdfPTable table = Paper.table(COLUMNS);
                 table.setSplitRows(false);
-                Gate gate = null;
                 for (SheetStep s : steps) {
                     if (s.behind() != null && s.behind() != gate) {
                         gate = s.behind();
@@ -139,10 +143,10 @@ public final class SheetFiles {
             figures.addElement(new Paragraph(
                     s.reading().name() + ": "
                             + (state.reading() == null
-                                    ? "__________ " + unit(s.reading().measure())
+                                    ? "__________" + UNBROKEN + unit(s.reading().measure())
                                     : number(
                                                     s.reading().measure(),
-                                                    state.reading().value()) + " "
+                                                    state.reading().value()) + UNBROKEN
                                             + unit(s.reading().measure())
                                             + (state.reading().kind() == Entry.Kind.LIVE_READING
                                                     ? ", by the logger"
@@ -158,8 +162,8 @@ public final class SheetFiles {
 
     private static String figure(Step.Measure measure, double low, double high) {
         return low == high
-                ? number(measure, low) + " " + unit(measure)
-                : number(measure, low) + " to " + number(measure, high) + " " + unit(measure);
+                ? number(measure, low) + UNBROKEN + unit(measure)
+                : number(measure, low) + " to " + number(measure, high) + UNBROKEN + unit(measure);
     }
 
     private static String number(Step.Measure measure, double v) {

@@ -3,9 +3,12 @@ package isotherm.server.store;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.LockModeType;
 import jakarta.persistence.PersistenceContext;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -30,6 +33,23 @@ public class Books {
                 .getResultStream()
                 .map(EntryEntity::document)
                 .toList();
+    }
+
+    /**
+     * @param book build's sheets or cars' care books
+     * @param owners builds or cars
+     * @return what was written for each of them, oldest first; nothing for those without an entry
+     */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<String>> entries(Kind book, Collection<UUID> owners) {
+        return entities.createQuery(
+                        "select e from " + entry(book).getSimpleName()
+                                + " e where e.owner in :owners order by e.ordinal",
+                        entry(book))
+                .setParameter("owners", owners)
+                .getResultStream()
+                .collect(Collectors.groupingBy(
+                        EntryEntity::owner, Collectors.mapping(EntryEntity::document, Collectors.toList())));
     }
 
     private static Class<? extends EntryEntity> entry(Kind book) {

@@ -2,7 +2,10 @@ package isotherm.server.api;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.lowagie.text.pdf.PdfReader;
+import com.lowagie.text.pdf.parser.PdfTextExtractor;
 import isotherm.server.testing.RunningServer;
+import java.io.IOException;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -70,6 +73,39 @@ class ProofApiTest {
         q.set("afterDesign", q.get("beforeDesign"));
         q.set("beforeDesign", designs);
         assertThat(answer(q).get("verdict").stringValue()).isEqualTo("HOTTER");
+    }
+
+    @Test
+    void whatTheModelExpectedBeforeALogTaughtItStaysBesideWhatItExpectsNow() {
+        ObjectNode q = question(0, 1);
+        JsonNode before = answer(q).get("predictedAfter");
+        assertThat(before.get("untaught")).isNull();
+        JsonNode fitted = JSON.readTree("""
+                {"log": "an evening", "factors": [{"factor": "HEAT", "value": 0.8, "standardError": 0.02}],
+                 "correlation": [{"row": [1]}]}""");
+        ((ObjectNode) q.get("car")).set("fitted", fitted);
+        JsonNode after = answer(q).get("predictedAfter");
+        for (String field : new String[] {"lowC", "medianC", "highC"}) {
+            assertThat(after.at("/untaught/" + field)).isEqualTo(before.get(field));
+        }
+        assertThat(after.get("medianC").doubleValue())
+                .isLessThan(before.get("medianC").doubleValue() - 3);
+        assertThat(after.get("highC").doubleValue() - after.get("lowC").doubleValue())
+                .as("less is open than before")
+                .isLessThan(before.get("highC").doubleValue() - before.get("lowC").doubleValue());
+    }
+
+    @Test
+    void theReportIsOnePageThatSaysWhatWasFound() throws IOException {
+        byte[] pdf = SERVER.bytes("POST", "/api/logs/proof.pdf", question(0, 1).toString());
+        PdfReader reader = new PdfReader(pdf);
+        assertThat(reader.getNumberOfPages()).isEqualTo(1);
+        String text = new PdfTextExtractor(reader).getTextFromPage(1);
+        assertThat(text)
+                .contains("Aldane Corvid", "It runs cooler", "Skerry Moor, before", "Skerry Moor, after", "Difference")
+                .contains("Drop over the core", "Estimates", "Looked at by");
+        String verdict = answer(question(0, 1)).get("words").get(0).stringValue();
+        assertThat(text.replaceAll("\\s+", " ")).contains(verdict.replaceAll("\\s+", " "));
     }
 
     @Test

@@ -13,6 +13,7 @@ import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Base64;
+import java.util.List;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -122,5 +123,28 @@ class PicturesTest {
         assertThatThrownBy(() -> Pictures.clean(png))
                 .isInstanceOf(InvalidDocument.class)
                 .hasMessageContaining("60 million");
+    }
+
+    @Test
+    void aPictureThatWasMadeCleanIsKeptAsItIs() throws IOException {
+        byte[] clean = Pictures.clean(written(halves(60, 40), "png"));
+        assertThat(Pictures.kept(clean)).isSameAs(clean);
+    }
+
+    @Test
+    void aPassengerInAPictureIsLeftBehind() throws IOException {
+        byte[] clean = Pictures.clean(written(halves(60, 40), "png"));
+        byte[] passenger = "GPS 54.1 N".getBytes(StandardCharsets.US_ASCII);
+        byte[] behind = Arrays.copyOf(clean, clean.length + passenger.length + 2);
+        System.arraycopy(passenger, 0, behind, clean.length, passenger.length);
+        behind[behind.length - 2] = (byte) 0xff;
+        behind[behind.length - 1] = (byte) 0xd9;
+        for (byte[] carrier : List.of(withExif(clean, 1), behind)) {
+            byte[] kept = Pictures.kept(carrier);
+            assertThat(new String(kept, StandardCharsets.ISO_8859_1)).doesNotContain("GPS 54.1 N");
+            assertThat(read(kept).getWidth()).isEqualTo(60);
+        }
+        assertThatThrownBy(() -> Pictures.kept("<svg/>".getBytes(StandardCharsets.UTF_8)))
+                .isInstanceOf(InvalidDocument.class);
     }
 }

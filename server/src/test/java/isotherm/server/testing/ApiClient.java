@@ -1,11 +1,13 @@
 package isotherm.server.testing;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 
 /** Speaks HTTP with a server. */
@@ -61,6 +63,15 @@ public abstract class ApiClient {
      */
     public HttpResponse<String> sendText(String path, String text) {
         return post(path, HttpRequest.BodyPublishers.ofString(text), "text/plain;charset=utf-8");
+    }
+
+    /**
+     * @param path path and query
+     * @param content a file that is too large to hold
+     * @return the answer to its being sent
+     */
+    public HttpResponse<String> upload(String path, Supplier<InputStream> content) {
+        return post(path, HttpRequest.BodyPublishers.ofInputStream(content), "application/octet-stream");
     }
 
     private HttpResponse<String> post(String path, HttpRequest.BodyPublisher body, String type) {
