@@ -238,7 +238,7 @@ function words(e: Entry): string {
 }
 
 function told(e: Entry, care: View): string {
-  const what = e.kind === 'DONE' ? ` ${care.tasks.find((t) => t.id === e.on)?.what ?? e.on}` : '';
+  const what = e.kind === 'DONE' ? `: ${care.tasks.find((t) => t.id === e.on)?.what ?? e.on}` : '';
   return `${KINDS[e.kind]}${what}${words(e) && `, ${words(e)}`}`;
 }
 

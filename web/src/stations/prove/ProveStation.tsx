@@ -201,13 +201,13 @@ function Model({ answer }: { answer: Answer }) {
         <section key={name} aria-label={`Model, ${name.toLowerCase()}`}>
           <strong>{name}</strong>
           <p style={{ margin: '2px 0' }}>
-            Peak predicted {show(p.medianC, 'temperature')} ({show(p.lowC, 'temperature')} to{' '}
-            {show(p.highC, 'temperature')}), read {p.readC === undefined ? '–' : show(p.readC, 'temperature')}.
+            Peak predicted {show(p.medianC, 'temperature', 1)} ({show(p.lowC, 'temperature', 1)} to{' '}
+            {show(p.highC, 'temperature', 1)}), read {p.readC === undefined ? '–' : show(p.readC, 'temperature', 1)}.
           </p>
           {p.untaught && (
             <p style={{ margin: '2px 0' }}>
-              Before a log taught the model: {show(p.untaught.medianC, 'temperature')} (
-              {show(p.untaught.lowC, 'temperature')} to {show(p.untaught.highC, 'temperature')}).
+              Before a log taught the model: {show(p.untaught.medianC, 'temperature', 1)} (
+              {show(p.untaught.lowC, 'temperature', 1)} to {show(p.untaught.highC, 'temperature', 1)}).
             </p>
           )}
           <Muted>{p.words}</Muted>

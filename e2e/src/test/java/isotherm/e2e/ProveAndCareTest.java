@@ -44,7 +44,7 @@ class ProveAndCareTest extends Workshop {
         station("Prove");
         Locator after = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Model, after"));
         assertThat(after).containsText("lies where the model expects it");
-        Pattern peak = Pattern.compile("Peak predicted (\\d+) °C");
+        Pattern peak = Pattern.compile("Peak predicted ([\\d.]+) °C");
         String untaught = found(peak, after.textContent());
         button("What the second log teaches…").click();
         assertThat(table("What was learned")).isVisible();

@@ -330,11 +330,9 @@ class DurabilityTest {
                 .put("ambientC", 20)
                 .put("altitudeM", 100);
         keep.set("format", taken.at("/preview/format"));
-        String job = JSON.readTree(SERVER.send(
-                                "POST",
-                                "/api/uploads/" + taken.get("id").stringValue() + "/keep",
-                                keep.toString())
-                        .body())
+        String job = JSON.readTree(
+                        SERVER.send("POST", "/api/uploads/" + taken.get("id").stringValue() + "/keep", keep.toString())
+                                .body())
                 .get("id")
                 .stringValue();
         until(() -> SERVER.send("GET", "/api/jobs/" + job, null).body().contains("\"DONE\""));
@@ -342,12 +340,15 @@ class DurabilityTest {
                 .get("logs")
                 .get(0);
         assertThat(log.at("/log/rows").intValue()).isEqualTo(MILLION);
-        JsonNode traces = JSON.readTree(SERVER.send(
-                        "GET", "/api/logs/" + log.get("id").stringValue() + "/traces?points=2000", null)
-                .body());
+        JsonNode traces = JSON.readTree(
+                SERVER.send("GET", "/api/logs/" + log.get("id").stringValue() + "/traces?points=2000", null)
+                        .body());
         // Few enough points to be drawn smoothly, and the highest of a million is among them.
         assertThat(traces.at("/series/0").size()).isBetween(400, 2500);
-        assertThat(traces.at("/series/2").valueStream().mapToDouble(JsonNode::doubleValue).max())
+        assertThat(traces.at("/series/2")
+                        .valueStream()
+                        .mapToDouble(JsonNode::doubleValue)
+                        .max())
                 .hasValue(7000);
         assertThat(process.isAlive()).isTrue();
     }

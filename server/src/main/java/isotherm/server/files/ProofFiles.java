@@ -163,11 +163,11 @@ public final class ProofFiles {
     }
 
     private static String expected(double low, double median, double high) {
-        return String.format(Locale.ROOT, "%.0f °C (%.0f to %.0f)", median, low, high);
+        return String.format(Locale.ROOT, "%.1f °C (%.1f to %.1f)", median, low, high);
     }
 
     private static String read(Proof.Predicted p) {
-        return p.readC() == null ? NONE : String.format(Locale.ROOT, "%.0f °C", p.readC());
+        return p.readC() == null ? NONE : String.format(Locale.ROOT, "%.1f °C", p.readC());
     }
 
     /** The rise of the oil over the mean lap, before thin and after thick. */

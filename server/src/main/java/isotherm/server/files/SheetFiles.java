@@ -120,6 +120,7 @@ public final class SheetFiles {
     private static void step(PdfPTable table, SheetStep s, StepState state) {
         table.addCell(Paper.cell(state.done() == null ? "[   ]" : "x", Paper.STRONG, Element.ALIGN_LEFT));
         PdfPCell words = Paper.cell("", Paper.TEXT, Element.ALIGN_LEFT);
+        words.setPaddingRight(10);
         words.addElement(new Paragraph(s.what(), Paper.STRONG));
         words.addElement(new Paragraph(s.why() + ".", Paper.SMALL));
         if (s.caution() != null) {
@@ -146,7 +147,8 @@ public final class SheetFiles {
                                     ? "__________" + UNBROKEN + unit(s.reading().measure())
                                     : number(
                                                     s.reading().measure(),
-                                                    state.reading().value()) + UNBROKEN
+                                                    state.reading().value())
+                                            + UNBROKEN
                                             + unit(s.reading().measure())
                                             + (state.reading().kind() == Entry.Kind.LIVE_READING
                                                     ? ", by the logger"

@@ -80,7 +80,8 @@ class ProofApiTest {
         ObjectNode q = question(0, 1);
         JsonNode before = answer(q).get("predictedAfter");
         assertThat(before.get("untaught")).isNull();
-        JsonNode fitted = JSON.readTree("""
+        JsonNode fitted = JSON.readTree(
+                """
                 {"log": "an evening", "factors": [{"factor": "HEAT", "value": 0.8, "standardError": 0.02}],
                  "correlation": [{"row": [1]}]}""");
         ((ObjectNode) q.get("car")).set("fitted", fitted);
@@ -92,7 +93,8 @@ class ProofApiTest {
                 .isLessThan(before.get("medianC").doubleValue() - 3);
         assertThat(after.get("highC").doubleValue() - after.get("lowC").doubleValue())
                 .as("less is open than before")
-                .isLessThan(before.get("highC").doubleValue() - before.get("lowC").doubleValue());
+                .isLessThan(
+                        before.get("highC").doubleValue() - before.get("lowC").doubleValue());
     }
 
     @Test
