@@ -634,7 +634,7 @@ export function FitSheet(props: { log: Schemas['LogView']; onClose: () => void; 
             <Button onPress={use}>Use it in the car’s model</Button>
             <Button onPress={onClose}>Leave it</Button>
           </Row>
-          <Muted>It can be taken out again at any time, under “Heat into the oil”.</Muted>
+          <Muted>It can be taken out again at any time, under “Heat into the oil” or in Prove.</Muted>
         </>
       )}
     </Sheet>

@@ -241,7 +241,8 @@ final class SheetWriter {
     }
 
     private void bench(Line line, HoseType hose) {
-        if (line.cut().isEmpty()) {
+        // A line that is drawn through something has a length, and nobody is to cut a hose by it.
+        if (line.cut().isEmpty() || !line.found()) {
             unplanned();
             return;
         }
@@ -332,7 +333,8 @@ final class SheetWriter {
         }
         step(Stage.BENCH, "bench-by-hand")
                 .what("Measure each hose with a wire along its route, cut it, fit its ends, flush it, cap it")
-                .why("This design has no computed route yet: the Plumb station gives one with its cut list")
+                .why(
+                        "No route that keeps its distances was computed: Plumb gives one with its cut list, or says what is in the way")
                 .caution("Braid wire stabs: gloves on. No petrol as a flush.")
                 .add();
     }
@@ -358,7 +360,7 @@ final class SheetWriter {
         String towards = line.name().equals("feed") ? "Feed, to the cooler" : "Return, from the cooler";
         side(line, towards, true);
         side(line, towards, false);
-        line.cut().filter(c -> !c.clips().isEmpty()).ifPresent(c -> {
+        line.cut().filter(c -> line.found() && !c.clips().isEmpty()).ifPresent(c -> {
             Writing held = step(Stage.LINES, "line-" + line.name() + "-clips")
                     .what(towards + ": P-clips over sleeve, at these distances from its first collar")
                     .why("A hose that moves chafes through whatever it touches, or is chafed through");

@@ -178,4 +178,88 @@ class CareBookTest {
         hour[0] = Double.NaN;
         assertThat(OilLife.hours(hour, 1)).isLessThan(4);
     }
+
+    private Optional<String> refusal(CareEntry.Kind kind, String on, OptionalDouble hours, String text) {
+        return book().refusal(new CareEntry(
+                UUID.randomUUID(), Instant.EPOCH, "Ada", kind, on, OptionalDouble.empty(), hours, text));
+    }
+
+    @Test
+    void whatCanBeWrittenIsNotRefused() {
+        OptionalDouble none = OptionalDouble.empty();
+        for (Task t : CarePlan.tasks(6e-3, 1e-3, Optional.of(4))) {
+            assertThat(refusal(CareEntry.Kind.DONE, t.id(), none, ""))
+                    .as(t.id())
+                    .isEmpty();
+        }
+        for (Task.Happening h : Task.Happening.values()) {
+            assertThat(refusal(CareEntry.Kind.HAPPENED, h.name(), none, ""))
+                    .as(h.name())
+                    .isEmpty();
+        }
+        assertThat(refusal(CareEntry.Kind.DRIVEN, "", OptionalDouble.of(2), "")).isEmpty();
+        for (CareEntry.Kind reading : List.of(CareEntry.Kind.OIL_ANALYSIS, CareEntry.Kind.DASH, CareEntry.Kind.LAPS)) {
+            assertThat(refusal(reading, "", none, "98 °C at the flag"))
+                    .as(reading.name())
+                    .isEmpty();
+        }
+        CareEntry wrong = done("chafe", BUILT);
+        assertThat(refusal(CareEntry.Kind.STRUCK, wrong.id().toString(), none, "the other car"))
+                .isEmpty();
+        assertThat(refusal(CareEntry.Kind.STRUCK, wrong.id().toString(), none, ""))
+                .hasValue("Say why the entry does not count");
+    }
+
+    @Test
+    void anEntryIsStruckOnce() {
+        CareEntry wrong = done("chafe", BUILT);
+        write(
+                CareEntry.Kind.STRUCK,
+                wrong.id().toString(),
+                BUILT,
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                "the other car");
+        assertThat(refusal(CareEntry.Kind.STRUCK, wrong.id().toString(), OptionalDouble.empty(), "again"))
+                .hasValue("There is no such entry that counts");
+        assertThat(book().counting()).isEmpty();
+    }
+
+    @Test
+    void aTaskThatWasDoneWithItsOdometerCountsFromThere() {
+        write(
+                CareEntry.Kind.DONE,
+                "oil",
+                BUILT.plusDays(10),
+                OptionalDouble.of(START + 2000e3),
+                OptionalDouble.empty(),
+                "6.3 L");
+        driven(START + 5000e3, 0, BUILT.plusDays(60));
+        assertThat(due("oil", BUILT.plusDays(60)).reason()).contains("in 7000 km");
+        assertThat(due("oil", BUILT.plusDays(60)).last()).isPresent();
+    }
+
+    @Test
+    void entriesThatWereWrittenLateAreReadInTheOrderOfTheirDays() {
+        done("joints", BUILT.plusDays(5));
+        happened(Task.Happening.FIRST_DRIVE, BUILT.plusDays(2));
+        assertThat(due("joints", BUILT.plusDays(6)).urgency())
+                .as("the drive was before the look")
+                .isEqualTo(CareBook.Urgency.LATER);
+        assertThat(book().entries()).isSortedAccordingTo((a, b) -> a.at().compareTo(b.at()));
+    }
+
+    @Test
+    void withoutAnOdometerDistanceIsNotGuessed() {
+        CareBook blind =
+                new CareBook(CarePlan.tasks(6e-3, 1e-3, Optional.empty()), BUILT, OptionalDouble.empty(), List.of());
+        assertThat(blind.odometer()).isEmpty();
+        CareBook.Due look = blind.due(BUILT.plusYears(3)).stream()
+                .filter(d -> d.task().id().equals("joints-500"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(look.urgency()).isEqualTo(CareBook.Urgency.LATER);
+        assertThat(look.reason()).isEqualTo("the odometer was not read yet");
+        assertThat(blind.tasks()).as("hoses of unknown age").noneMatch(t -> t.id().equals("hoses"));
+    }
 }

@@ -153,4 +153,50 @@ class TakeoffFitTest {
         // Seen from above, along the axis: forward is up, a quarter turn clockwise is to the right.
         assertThat(Vector3D.angle(stand.outward(Math.PI / 2), Vector3D.PLUS_I)).isLessThan(1e-9);
     }
+
+    @Test
+    void aFilterWhoseGasketMissesThePlateIsNamed() {
+        FilterStand.Filter wide = new FilterStand.Filter(0.092, 0.09, 0.1, true, false, true, false);
+        assertThat(misfits(stand("M20x1.5", 0.024, 0.2, 0, wide), "HP-M20", 0, false))
+                .containsExactly("Filter on the plate");
+        assertThat(misfits(stand("M20x1.5", 0.024, 0.2, 0, wide), "HR-M20", 0, false))
+                .as("no filter sits on a remote head's adaptor")
+                .isEmpty();
+    }
+
+    @Test
+    void aRemoteHeadsAdaptorNeedsRoomForItselfAlone() {
+        TakeoffFit fit = TakeoffFit.of(stand("M20x1.5", 0.024, 0.02, 0, FILTER), part("HR-M20"), 0, false);
+        assertThat(fit.misfits()).singleElement().satisfies(m -> {
+            assertThat(m.what()).isEqualTo("Stack height");
+            assertThat(m.figure()).isEqualTo("24 mm in 20 mm");
+            assertThat(m.remedy()).isEqualTo("Take a lower plate");
+        });
+    }
+
+    @Test
+    void aShortStudIsToldWithWhatItLacks() {
+        // M20 wants 16 mm of thread; 11 are there.
+        TakeoffFit fit = TakeoffFit.of(stand("M20x1.5", 0.011, 0.2, 0, FILTER), part("HP-M20"), 0, false);
+        assertThat(fit.misfits()).singleElement().satisfies(m -> {
+            assertThat(m.figure()).isEqualTo("11 mm of 16 mm");
+            assertThat(m.why()).contains("too few turns");
+            assertThat(m.remedy()).contains("5 mm longer").doesNotContain("exchanger");
+        });
+    }
+
+    @Test
+    void whatIsNotOnTheStudMindsNeitherItsNeighboursNorItsThreadLength() {
+        FilterStand crowded =
+                stand("M22x1.5", 0.001, 0.2, 0, FILTER, new FilterStand.Neighbour("mount", 0, 2 * Math.PI, 0.03));
+        assertThat(misfits(crowded, "HD-M22", 0, false)).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0, 0", "359, 359", "361, 1", "-90, 270", "720, 0"})
+    void aFreeClockAngleLiesInOneTurn(double asked, double free) {
+        TakeoffFit fit =
+                TakeoffFit.of(stand("M20x1.5", 0.024, 0.2, 0, FILTER), part("HP-M20"), Math.toRadians(asked), false);
+        assertThat(Math.toDegrees(fit.freeClock().orElseThrow())).isEqualTo(free, within(1e-6));
+    }
 }

@@ -7,6 +7,7 @@ import isotherm.core.simulate.DemoCars;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
@@ -142,5 +143,92 @@ class ProgressTest {
         assertThat(refusal(Entry.Kind.READING, "prepare-parts", ""))
                 .as("asks for none")
                 .isPresent();
+    }
+
+    private static Sample sample(double rpm, double oilPascal, double oilK, double farK) {
+        return new Sample(
+                10,
+                Map.of(
+                        Channel.RPM, rpm,
+                        Channel.OIL_PRESSURE, oilPascal,
+                        Channel.OIL, oilK,
+                        Channel.CORE_FAR, farK));
+    }
+
+    @Test
+    void aLoggerFillsInThePressureOfCrankingWhileTheEngineIsCrankedAndNotBefore() {
+        assertThat(progress().readable(sample(0, 2e5, 300, 300))).isEmpty();
+        assertThat(progress().readable(sample(250, 0.5e5, 300, 300)))
+                .as("too little lets nothing go on")
+                .isEmpty();
+        assertThat(progress().readable(sample(250, 1.6e5, 300, 300)))
+                .containsOnlyKeys(RunSheet.CRANK)
+                .containsValue(1.6e5);
+        assertThat(progress().readable(sample(850, 3e5, 300, 300)))
+                .as("an engine that runs is not cranked")
+                .doesNotContainKey(RunSheet.CRANK);
+    }
+
+    @Test
+    void aLoggerFillsInNothingBehindAShutGateAndNothingTwice() {
+        Sample warm = sample(1500, 3e5, 375, 350);
+        assertThat(progress().readable(warm)).isEmpty();
+        crankShows(2e5);
+        assertThat(progress().readable(warm)).containsEntry(RunSheet.WARM_OIL, 375.0);
+        read(RunSheet.WARM_OIL, 374);
+        assertThat(progress().readable(warm)).doesNotContainKey(RunSheet.WARM_OIL);
+        assertThat(progress().readable(new Sample(11, Map.of(Channel.RPM, 1500.0))))
+                .as("a channel that shows nothing fills nothing in")
+                .isEmpty();
+    }
+
+    @Test
+    void timersNotesAndPicturesStayWithTheirStep() {
+        write(Entry.Kind.TIMER, "first-idle", "");
+        Entry later = write(Entry.Kind.TIMER, "first-idle", "");
+        write(Entry.Kind.NOTE, "first-idle", "knocks a little");
+        write(Entry.Kind.PICTURE, "first-idle", "b7c0");
+        write(Entry.Kind.NOTE, "prepare-parts", "two clips missing");
+        Progress.At idle = progress().steps().get("first-idle");
+        assertThat(idle.timer()).as("the last start counts").contains(later);
+        assertThat(idle.notes()).extracting(Entry::text).containsExactly("knocks a little", "b7c0");
+        assertThat(progress().steps().get("prepare-stands").notes()).isEmpty();
+    }
+
+    @Test
+    void whatTheWatchSaidStaysOnTheSheetInItsOrder() {
+        write(Entry.Kind.ALARM, "", "stop: oil pressure has fallen");
+        write(Entry.Kind.ALARM, "", "stop: the fan does not run");
+        assertThat(progress().alarms())
+                .extracting(Entry::text)
+                .containsExactly("stop: oil pressure has fallen", "stop: the fan does not run");
+        assertThat(refusal(Entry.Kind.ALARM, "", " ")).isPresent();
+        assertThat(refusal(Entry.Kind.ALARM, "", "stop")).isEmpty();
+    }
+
+    @Test
+    void whatMayBeWrittenIsNotRefused() {
+        Entry bumper = write(Entry.Kind.OFF, "", "bumper");
+        assertThat(refusal(Entry.Kind.OFF, "", "undertray")).isEmpty();
+        assertThat(refusal(Entry.Kind.OFF, "", "")).hasValue("Say what came off");
+        assertThat(refusal(Entry.Kind.BACK_ON, bumper.id().toString(), "")).isEmpty();
+        assertThat(refusal(Entry.Kind.NOT_OFF, bumper.id().toString(), "")).isEmpty();
+        assertThat(refusal(Entry.Kind.NOTE, "prepare-parts", "words")).isEmpty();
+        assertThat(refusal(Entry.Kind.TIMER, "first-idle", "")).isEmpty();
+        assertThat(refusal(Entry.Kind.NOT_DONE, "prepare-parts", "")).isEmpty();
+        assertThat(progress().refusal(entry(Entry.Kind.READING, RunSheet.CRANK, OptionalDouble.of(1e5), "")))
+                .as("a reading that does not let the work go on is written down all the same")
+                .isEmpty();
+        assertThat(refusal(Entry.Kind.READING, RunSheet.CRANK, ""))
+                .as("no figure")
+                .isPresent();
+    }
+
+    @Test
+    void theSheetIsDoneWhenEveryStepIs() {
+        for (Step s : SHEET.steps()) {
+            write(Entry.Kind.DONE, s.id(), "");
+        }
+        assertThat(progress().next()).isEmpty();
     }
 }

@@ -4,12 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import isotherm.core.airflow.Airway;
+import isotherm.core.airflow.Fan;
 import isotherm.core.airflow.Place;
 import isotherm.core.exchanger.Core;
 import isotherm.core.exchanger.Ports;
 import isotherm.core.hydraulics.OilThermostat;
 import isotherm.core.nose.Placement;
 import isotherm.core.plumb.Accessory;
+import isotherm.core.plumb.Bay;
 import isotherm.core.plumb.End;
 import isotherm.core.plumb.HoseType;
 import isotherm.core.plumb.Joint;
@@ -23,6 +26,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -229,5 +233,98 @@ class RunSheetTest {
     void withoutACoolerThereIsNothingToBuild() {
         assertThatThrownBy(() -> sheet(Design.NO_COOLER, Optional.empty(), Optional.empty()))
                 .isInstanceOf(IllegalArgumentException.class);
+    }
+
+    private static Plumbing planned(String takeoff, Core core) {
+        Plumbing.Choice usual = Plumbings.choice(HoseType.Family.BRAIDED_RUBBER, List.of());
+        return Plumbings.plan(
+                core,
+                new Plumbing.Choice(
+                        Plumbings.PARTS.takeoffs().stream()
+                                .filter(t -> t.number().equals(takeoff))
+                                .findFirst()
+                                .orElseThrow(),
+                        usual.clock(),
+                        usual.hose(),
+                        usual.wish(),
+                        usual.feedPoints(),
+                        usual.backPoints(),
+                        usual.sleeved(),
+                        usual.feed(),
+                        usual.slack(),
+                        usual.exchangerStays(),
+                        usual.accessories()));
+    }
+
+    @Test
+    void whatTheTakeoffNeedsIsOnTheSheet() {
+        Core core = Plumbings.core(Ports.UP, 1);
+        RunSheet plate = sheet(DESIGN.withCore(core), Optional.empty(), Optional.of(planned("HP-M20", core)));
+        assertThat(ids(plate)).contains("takeoff-face", "takeoff-fit").doesNotContain("takeoff-senders");
+        RunSheet gauges = sheet(DESIGN.withCore(core), Optional.empty(), Optional.of(planned("HPG-M20", core)));
+        assertThat(ids(gauges)).contains("takeoff-senders");
+        RunSheet block = sheet(DESIGN.withCore(core), Optional.empty(), Optional.of(planned("HD-M22", core)));
+        assertThat(step(block, "takeoff-fit").what()).contains("distribution block");
+    }
+
+    @Test
+    void meshAndFanAreFittedWhereTheDesignHasThem() {
+        var cooler = DESIGN.cooler().orElseThrow();
+        Airway air = cooler.airway();
+        Airway both = new Airway(
+                air.place(),
+                air.cpIn(),
+                air.cpOut(),
+                air.sealing(),
+                air.shadedShare(),
+                air.openingArea(),
+                true,
+                air.ductHeads(),
+                Optional.of(Fan.TYPICAL),
+                air.measured(),
+                air.intakeBehind());
+        RunSheet sheet = sheet(DESIGN.withAirway(both), Optional.empty(), Optional.empty());
+        assertThat(ids(sheet)).contains("mount-mesh", "mount-fan");
+        Step fan = step(sheet, "mount-fan");
+        assertThat(fan.caution()).contains("fingers");
+        assertThat(fan.figures().get(0).low()).isEqualTo(Fan.TYPICAL.onK());
+        assertThat(ids(sheet(DESIGN, Optional.empty(), Optional.empty()))).doesNotContain("mount-mesh", "mount-fan");
+    }
+
+    @Test
+    void coreWithoutRubberIsSaidToNeedMoreLooks() {
+        Placement.Mount hard = new Placement.Mount(0, 0, 6.5e-3, Placement.Method.BOLT, false);
+        Placement placed = new Placement(0, 0.4, 0.2, 0, false, false, false, List.of(hard));
+        assertThat(sheet(DESIGN, Optional.of(placed), Optional.empty()).steps())
+                .anyMatch(s -> s.why().contains("Without rubber"));
+        Placement.Mount soft = new Placement.Mount(0, 0, 6.5e-3, Placement.Method.BOLT, true);
+        Placement held = new Placement(0, 0.4, 0.2, 0, false, false, false, List.of(soft));
+        assertThat(sheet(DESIGN, Optional.of(held), Optional.empty()).steps())
+                .noneMatch(s -> s.why().contains("Without rubber"));
+    }
+
+    @Test
+    void aLineThatNoRouteWasFoundForIsMadeByHandAndSaidOnce() {
+        Core core = Plumbings.core(Ports.UP, 1);
+        // A wall across the bay with nothing through it.
+        Bay shut = new Bay(
+                Plumbings.BAY.room(),
+                List.of(new Bay.Box("wall", Bay.Kind.SOLID, new Vector3D(-0.8, 0.15, 0.4), new Vector3D(0.8, 1, 0.5))),
+                List.of());
+        Plumbing none = Plumbing.plan(
+                Plumbings.STAND,
+                shut,
+                core,
+                Plumbings.at(0, 0.4, 0.2, 0),
+                Plumbings.CORE_PORT,
+                Plumbings.choice(HoseType.Family.BRAIDED_RUBBER, List.of()),
+                Plumbings.PARTS,
+                false,
+                () -> false);
+        assertThat(none.feed().found()).isFalse();
+        RunSheet sheet = sheet(DESIGN.withCore(core), Optional.empty(), Optional.of(none));
+        assertThat(ids(sheet))
+                .containsOnlyOnce("bench-by-hand")
+                .noneMatch(id -> id.endsWith("-cut") || id.endsWith("-clips"));
     }
 }

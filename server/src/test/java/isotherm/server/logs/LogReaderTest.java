@@ -81,6 +81,25 @@ class LogReaderTest {
     }
 
     @Test
+    void turnsAMinuteAreTheEnginesWhateverTheColumnIsCalled() throws IOException {
+        Read r = read(
+                """
+                Time [s],Speed [km/h],Engine [1/min],Oil temp [C]
+                0.0,50,4000,100
+                0.1,51,4050,101
+                """);
+        assertThat(r.rows().channels).contains(Channel.RPM);
+        assertThat(r.rows().at(1, Channel.RPM)).isEqualTo(4050);
+        Read named = read(
+                """
+                Time [s],Turbine [1/min],Engine speed [1/min],Oil temp [C]
+                0.0,90000,4000,100
+                0.1,91000,4050,101
+                """);
+        assertThat(named.rows().at(0, Channel.RPM)).as("a name says more than a unit").isEqualTo(4000);
+    }
+
+    @Test
     void semicolonsDecimalCommasAPreambleAndALineOfUnits() throws IOException {
         Read r = read(
                 """
