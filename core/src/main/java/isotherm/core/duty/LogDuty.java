@@ -5,6 +5,7 @@ import isotherm.core.heat.Engine;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import org.hipparchus.stat.descriptive.rank.Median;
 
 /**
  * What was driven, from a log. Brake power follows from the speed trace, the gradient and road load where the log has none;
@@ -31,6 +32,9 @@ public record LogDuty(
         Start start,
         Weather weather)
         implements Duty {
+    /** A lap that takes so many times as long as the middle one was not driven at full pace (default). */
+    private static final double SLOW_LAP = 1.2;
+
     /** A longer pause between two rows is a gap, s. */
     public static final double GAP = 5;
     /** Speed is differentiated over this to both sides, s: loggers round it. */
@@ -111,11 +115,29 @@ public record LogDuty(
                 r[i] += (rpm.length > 0 ? Math.max(0, at(rpm, t)) : vehicle.trackRpm(now, engine)) / PARTS;
             }
         }
-        List<DemandTrace.Phase> phases = new ArrayList<>();
-        for (int lap = 0; lap < lapStarts.length; lap++) {
-            phases.add(new DemandTrace.Phase("lap " + (lap + 1), DemandTrace.Kind.FLYER, lapStarts[lap] - time[0]));
+        return new DemandTrace(cell, v, r, p, laps());
+    }
+
+    /** The laps; one that was driven to warm up or to cool down is told by its time. */
+    private List<DemandTrace.Phase> laps() {
+        double[] took = new double[lapStarts.length];
+        int fastest = 0;
+        for (int lap = 0; lap < took.length; lap++) {
+            took[lap] = (lap + 1 < took.length ? lapStarts[lap + 1] : time[time.length - 1]) - lapStarts[lap];
+            // The last one may break off.
+            if (lap + 1 < took.length && took[lap] < took[fastest]) {
+                fastest = lap;
+            }
         }
-        return new DemandTrace(cell, v, r, p, phases);
+        double usual = new Median().evaluate(took);
+        List<DemandTrace.Phase> phases = new ArrayList<>();
+        for (int lap = 0; lap < took.length; lap++) {
+            DemandTrace.Kind kind = took[lap] <= SLOW_LAP * usual
+                    ? DemandTrace.Kind.FLYER
+                    : lap < fastest ? DemandTrace.Kind.OUT_LAP : DemandTrace.Kind.COOL_DOWN;
+            phases.add(new DemandTrace.Phase("lap " + (lap + 1), kind, lapStarts[lap] - time[0]));
+        }
+        return List.copyOf(phases);
     }
 
     /** Rise over run, from the heights over a distance that hides the steps of a satellite receiver. */

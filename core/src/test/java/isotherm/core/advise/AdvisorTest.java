@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import isotherm.core.airflow.Airway;
 import isotherm.core.airflow.Place;
+import isotherm.core.airflow.Radiator;
 import isotherm.core.duty.ClimbDuty;
 import isotherm.core.duty.CruiseDuty;
 import isotherm.core.duty.Duty;
@@ -19,6 +20,7 @@ import isotherm.core.hydraulics.CoolerLoop;
 import isotherm.core.hydraulics.Hose;
 import isotherm.core.hydraulics.OilThermostat;
 import isotherm.core.simulate.Car;
+import isotherm.core.simulate.Coolant;
 import isotherm.core.simulate.DemoCars;
 import isotherm.core.simulate.Design;
 import isotherm.core.simulate.Simulator;
@@ -200,8 +202,7 @@ class AdvisorTest {
     void coolantThatPaysAndCoolantThatBoilsAreSaid() {
         var c = CAR.coolant();
         var small = new isotherm.core.airflow.Radiator(0.16, 800, 160, 0.05, 100, 0.4);
-        Car weak = CAR.withCoolant(
-                new isotherm.core.simulate.Coolant(c.capacity(), c.heatShare(), small, c.opensK(), c.fullK()));
+        Car weak = CAR.withCoolant(new Coolant(c.capacity(), c.heatShare(), small, c.opensK(), c.fullK()));
         List<Finding> findings = Advisor.findings(Assessment.of(weak, TRACK, DemoCars.design(34, Place.GRILLE_AHEAD)));
         assertThat(findings)
                 .anyMatch(f -> f.topic() == Finding.Topic.COOLANT_BOILS || f.topic() == Finding.Topic.COOLANT_PAYS);
@@ -260,5 +261,139 @@ class AdvisorTest {
         assertThat(gaps.figure()).isEqualTo("1, 43 s in all");
         assertThat(find(findings(TRACK, Design.NO_COOLER), Finding.Topic.LOG_GAPS))
                 .isEmpty();
+    }
+
+    private static Car limited(double targetC, double limitC) {
+        return new Car(
+                CAR.engine(),
+                CAR.school(),
+                CAR.oil(),
+                CAR.oilVolume(),
+                CAR.vehicle(),
+                CAR.pump(),
+                CAR.gauge(),
+                CAR.losses(),
+                CAR.coolant(),
+                CAR.factoryExchanger(),
+                CAR.sensor(),
+                new Car.Limits(Units.kelvin(80), Units.kelvin(targetC), Units.kelvin(limitC)),
+                CAR.correction());
+    }
+
+    private static List<Finding> findings(Car car, Duty duty, Design design) {
+        return Advisor.findings(Assessment.of(car, duty, design));
+    }
+
+    @Test
+    void aPeakJustUnderTheLimitIsNoGoodNews() {
+        Design d = DemoCars.design(25, Place.FRONT_CORNER_VENTED);
+        double peak = Units.celsius(Simulator.run(CAR, TRACK, d).peak());
+        Finding close = find(findings(limited(peak + 1, peak + 2), TRACK, d), Finding.Topic.MARGINAL)
+                .orElseThrow();
+        assertThat(close.severity()).isEqualTo(Finding.Severity.RISK);
+        assertThat(close.figure()).isEqualTo("2 K");
+        assertThat(find(findings(limited(peak + 1, peak + 40), TRACK, d), Finding.Topic.MARGINAL))
+                .isEmpty();
+        assertThat(find(findings(limited(peak + 1, peak + 40), TRACK, d), Finding.Topic.HOLDS))
+                .isPresent();
+    }
+
+    @Test
+    void aCoreThatIsSealedAlreadyIsToldToGrow() {
+        Design sealed = DemoCars.design(7, Place.GRILLE_AHEAD);
+        Airway tight = sealed.cooler().orElseThrow().airway().withSealing(0.97);
+        Finding hot = find(findings(TRACK, sealed.withAirway(tight)), Finding.Topic.TOO_HOT)
+                .orElseThrow();
+        assertThat(hot.remedy().orElseThrow().label()).startsWith("Go up to");
+        assertThat(find(findings(TRACK, sealed), Finding.Topic.TOO_HOT)
+                        .orElseThrow()
+                        .remedy()
+                        .orElseThrow()
+                        .label())
+                .startsWith("Seal the opening");
+    }
+
+    @Test
+    void aFanIsNotOfferedToACoreThatHasOne() {
+        Duty climb = ClimbDuty.even(12_000, 0.09, 9, new Trailer(2500, 1.5), 0, DemoCars.DAY);
+        Car hot = CAR.withSchool(new HeatSchool.ShareOfPower(0.16));
+        Design d = DemoCars.design(7, Place.UNDER_FLOOR);
+        Design fanned = d.withAirway(d.cooler().orElseThrow().airway().withFan(Optional.of(DemoCars.fan())));
+        assertThat(find(findings(hot, climb, fanned), Finding.Topic.FAN)).isEmpty();
+    }
+
+    @Test
+    void oilThatIsOnlyThinMayNeedNothingButAnotherGrade() {
+        Oil thin = Oil.grade("0W-20").orElseThrow();
+        // Under a limit this high only the film is wrong.
+        List<Finding> said = findings(limited(240, 250), TRACK, Design.NO_COOLER.withOil(thin));
+        Finding other = find(said, Finding.Topic.OTHER_GRADE).orElseThrow();
+        assertThat(find(said, Finding.Topic.THIN_FILM)).isPresent();
+        Design filled = other.remedy().orElseThrow().design();
+        assertThat(filled.oil().orElseThrow().kv100Cst()).isGreaterThan(thin.kv100Cst());
+        assertThat(find(findings(limited(240, 250), TRACK, filled), Finding.Topic.OTHER_GRADE))
+                .isEmpty();
+    }
+
+    @Test
+    void aCarThatIsColdByItselfIsNotBlamedOnItsCooler() {
+        Car cool =
+                CAR.withSchool(new HeatSchool.ShareOfPower(0.005)).withLosses(new Car.PassiveLosses(120, 9, 0, 6000));
+        Finding cold = find(findings(cool, TRACK, DemoCars.design(10, Place.GRILLE_AHEAD)), Finding.Topic.TOO_COLD)
+                .orElseThrow();
+        assertThat(cold.severity()).isEqualTo(Finding.Severity.NOTE);
+        assertThat(cold.what()).contains("with or without the cooler");
+    }
+
+    /** From a radiator with room to spare to one that is too small: first nothing, then the coolant pays, then it boils. */
+    @Test
+    void theCoolantPaysBeforeItBoils() {
+        Design large = DemoCars.design(34, Place.GRILLE_AHEAD);
+        Radiator r = CAR.coolant().radiator();
+        int paid = -1;
+        int boiled = -1;
+        for (int i = 0; i < 40; i++) {
+            Radiator smaller = new Radiator(
+                    r.faceArea(),
+                    r.conductance() * (1.6 - 0.035 * i),
+                    r.pressureDrop(),
+                    r.openingArea(),
+                    r.fanPressure(),
+                    r.fanFlow());
+            var c = CAR.coolant();
+            Car car = CAR.withCoolant(new Coolant(c.capacity(), c.heatShare(), smaller, c.opensK(), c.fullK()));
+            List<Finding> said = findings(car, TRACK, large);
+            if (paid < 0 && find(said, Finding.Topic.COOLANT_PAYS).isPresent()) {
+                paid = i;
+                Finding f = find(said, Finding.Topic.COOLANT_PAYS).orElseThrow();
+                assertThat(f.remedy()
+                                .orElseThrow()
+                                .design()
+                                .cooler()
+                                .orElseThrow()
+                                .airway()
+                                .place())
+                        .isEqualTo(Place.FRONT_CORNER_VENTED);
+            }
+            if (boiled < 0 && find(said, Finding.Topic.COOLANT_BOILS).isPresent()) {
+                boiled = i;
+                assertThat(find(said, Finding.Topic.COOLANT_BOILS).orElseThrow().severity())
+                        .isEqualTo(Finding.Severity.FAILS);
+            }
+        }
+        assertThat(paid).isPositive();
+        assertThat(boiled).isGreaterThan(paid);
+    }
+
+    @Test
+    void findingsComeMostSeriousFirst() {
+        for (int rows : new int[] {7, 16, 34}) {
+            for (Place place : Place.values()) {
+                List<Finding> said = findings(TRACK, DemoCars.design(rows, place));
+                assertThat(said).as(rows + " rows, " + place).isNotEmpty().isSortedAccordingTo((x, y) -> x.severity()
+                        .compareTo(y.severity()));
+                assertThat(said).allSatisfy(f -> assertThat(f.what()).isNotBlank());
+            }
+        }
     }
 }

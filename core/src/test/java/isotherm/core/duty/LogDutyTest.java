@@ -99,4 +99,41 @@ class LogDutyTest {
         assertThat(one.withWeather(hot).withWeather(DAY)).isEqualTo(one);
         assertThat(one.withWeather(hot)).isNotEqualTo(one);
     }
+
+    @Test
+    void lapsThatWereDrivenToWarmUpOrToCoolDownAreToldByTheirTime() {
+        double[] time = new double[1000];
+        Arrays.setAll(time, i -> i);
+        double[] speed = new double[1000];
+        Arrays.fill(speed, 40);
+        // An out lap of 130 s, six of 90, one in traffic, two of 90, and one of 120 that cools the car.
+        double[] starts = {0, 130, 220, 310, 400, 490, 580, 700, 790, 880};
+        LogDuty log = new LogDuty(time, speed, NONE, NONE, NONE, starts, Trailer.NONE, Duty.Start.WARM, DAY);
+        assertThat(log.demand(CAR, ENGINE).phases())
+                .extracting(DemandTrace.Phase::kind)
+                .containsExactly(
+                        DemandTrace.Kind.OUT_LAP,
+                        DemandTrace.Kind.FLYER,
+                        DemandTrace.Kind.FLYER,
+                        DemandTrace.Kind.FLYER,
+                        DemandTrace.Kind.FLYER,
+                        DemandTrace.Kind.FLYER,
+                        DemandTrace.Kind.COOL_DOWN,
+                        DemandTrace.Kind.FLYER,
+                        DemandTrace.Kind.FLYER,
+                        DemandTrace.Kind.COOL_DOWN);
+    }
+
+    @Test
+    void aLogThatBreaksOffInALapKeepsThatLap() {
+        double[] time = new double[300];
+        Arrays.setAll(time, i -> i);
+        double[] speed = new double[300];
+        Arrays.fill(speed, 40);
+        LogDuty log = new LogDuty(
+                time, speed, NONE, NONE, NONE, new double[] {0, 90, 180, 270}, Trailer.NONE, Duty.Start.WARM, DAY);
+        assertThat(log.demand(CAR, ENGINE).phases())
+                .extracting(DemandTrace.Phase::kind)
+                .containsOnly(DemandTrace.Kind.FLYER);
+    }
 }

@@ -204,7 +204,8 @@ final class FormatFinder {
         List<Match> matches = new ArrayList<>();
         for (Channel c : Channel.values()) {
             for (int i = 0; i < n; i++) {
-                // Turns a minute are those of the engine, whatever the column is called, unless another one says so by its name.
+                // Turns a minute are those of the engine, whatever the column is called, unless another one says so by
+                // its name.
                 boolean turns = c == Channel.RPM && named[i] == Channel.Unit.RPM;
                 int score = Math.max(c.match(names[i]), turns ? 1 : 0);
                 // A unit that the channel cannot have speaks against it: "Oil (bar)" is no temperature.

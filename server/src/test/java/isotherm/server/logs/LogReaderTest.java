@@ -96,7 +96,9 @@ class LogReaderTest {
                 0.0,90000,4000,100
                 0.1,91000,4050,101
                 """);
-        assertThat(named.rows().at(0, Channel.RPM)).as("a name says more than a unit").isEqualTo(4000);
+        assertThat(named.rows().at(0, Channel.RPM))
+                .as("a name says more than a unit")
+                .isEqualTo(4000);
     }
 
     @Test
