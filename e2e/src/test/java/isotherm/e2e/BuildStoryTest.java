@@ -107,8 +107,11 @@ class BuildStoryTest extends BuildWorkshop {
                 AriaRole.LISTITEM, new Page.GetByRoleOptions().setName(Pattern.compile("^Change oil and filter")));
         oil.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Done…"))
                 .click();
-        assertThat(field("Odometer")).hasValue("84500");
-        set("Odometer", "84510");
+        Locator odometer = page.getByRole(AriaRole.DIALOG)
+                .getByRole(AriaRole.SPINBUTTON, new Locator.GetByRoleOptions().setName("Odometer"));
+        assertThat(odometer).hasValue("84500");
+        odometer.fill("84510");
+        odometer.press("Enter");
         text("What was found, figure used").fill("6.4 L, filter full of nothing");
         text("What was found, figure used").press("Enter");
         assertThat(oil).containsText(Pattern.compile("Last by Ada, .*, at 84510 km"));
