@@ -22,6 +22,8 @@ import java.util.function.Function;
 public final class ProofSolver {
     private static final int SAMPLES = 80;
     private static final int SEED = 1;
+    /** What the thermometer and the averaging of a peak leave open, K (default). */
+    private static final double OPEN = 1.5;
 
     private ProofSolver() {}
 
@@ -145,12 +147,12 @@ public final class ProofSolver {
         Prediction p = Prediction.of(car.toCore(), driven, design.toCore(), car.belief(), SAMPLES, SEED);
         String words = readK.isEmpty()
                 ? "No oil temperature was read."
-                : readK.getAsDouble() < p.peakLow()
+                : readK.getAsDouble() < p.peakLow() - OPEN
                         ? String.format(
                                 Locale.ROOT,
                                 "It ran %.0f K cooler than the model expects: look whether this design was in it, then let the log teach the model.",
                                 p.peakMedian() - readK.getAsDouble())
-                        : readK.getAsDouble() > p.peakHigh()
+                        : readK.getAsDouble() > p.peakHigh() + OPEN
                                 ? String.format(
                                         Locale.ROOT,
                                         "It ran %.0f K hotter than the model expects: look whether this design was in it, then let the log teach the model.",
