@@ -1,10 +1,16 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { call, send, type CarView, type Schemas } from '../api/client';
+import { ApiError, call, send, type CarView, type Schemas } from '../api/client';
 import { FileChoice } from '../kit/FileChoice';
 import { Button, FileLink, Heading, Muted, Row, Sheet } from '../kit/kit';
 
 type Report = Schemas['GarageReport'];
+
+/** What is wrong, with the place in the file where it is. */
+function said(e: unknown): string {
+  const problem = e instanceof ApiError ? e.problems[0] : undefined;
+  return problem?.path ? `${problem.path}: ${problem.message}` : e instanceof Error ? e.message : String(e);
+}
 
 /** What is kept here, out as files and in again. */
 export function FilesSheet(props: {
@@ -27,7 +33,7 @@ export function FilesSheet(props: {
       props.onDesign(added.id);
       props.onClose();
     } catch (e) {
-      setProblem(e instanceof Error ? e.message : String(e));
+      setProblem(said(e));
     }
   };
   return (
@@ -76,7 +82,7 @@ export function GarageFiles({ empty = false }: { empty?: boolean }) {
       await client.invalidateQueries({ queryKey: ['catalogue'] });
       client.setQueryData(['cars'], await call<Schemas['CarSummary'][]>('GET', '/cars'));
     } catch (e) {
-      setProblem(e instanceof Error ? e.message : String(e));
+      setProblem(said(e));
     } finally {
       setSending(false);
     }

@@ -4,6 +4,7 @@ import { useBench } from '../../app/workbench';
 import { DocumentNumber } from '../../kit/fields';
 import { Button, Fold, Muted, Pick, QuantityField, Row, TextEntry, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
+import { TakeLogOut } from './TakeLogOut';
 
 const GRADES = ['0W-20', '5W-30', '5W-40', '10W-40', '10W-60', '15W-40', '20W-50'];
 
@@ -131,15 +132,7 @@ export function CarFields() {
                 .map((f) => `${f.factor.toLowerCase()} × ${f.value.toFixed(2)} ± ${f.standardError.toFixed(2)}`)
                 .join(', ')}
             </Muted>
-            <Button
-              onPress={() => {
-                const rest = { ...car };
-                delete rest.fitted;
-                changeCar(rest);
-              }}
-            >
-              Take the log out again
-            </Button>
+            <TakeLogOut />
           </Row>
         )}
       </Fold>

@@ -9,6 +9,7 @@ import { Button, Heading, Muted, Pick } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import { LapsPicture } from '../../pictures/LapsPicture';
 import { FitSheet, Logs } from '../duty/Logs';
+import { TakeLogOut } from '../duty/TakeLogOut';
 import { Station } from '../Station';
 
 type Answer = Schemas['ProofAnswer'];
@@ -188,7 +189,7 @@ function Told({ answer, behind }: { answer: Answer; behind: boolean }) {
 
 function Model({ answer }: { answer: Answer }) {
   const { show } = usePreferences();
-  const { car, changeCar } = useBench();
+  const { car } = useBench();
   return (
     <>
       <Heading>The model against the logs</Heading>
@@ -216,15 +217,7 @@ function Model({ answer }: { answer: Answer }) {
       {car.fitted && (
         <>
           <Muted>“{car.fitted.log}” has taught the car’s model.</Muted>
-          <Button
-            onPress={() => {
-              const rest = { ...car };
-              delete rest.fitted;
-              changeCar(rest);
-            }}
-          >
-            Take the log out again
-          </Button>
+          <TakeLogOut />
         </>
       )}
       {answer.alike !== undefined && (

@@ -46,6 +46,14 @@ class FilesTest extends Workshop {
                 "broken.json",
                 "{\"format\":\"isotherm-design\",\"version\":9}".getBytes(StandardCharsets.UTF_8));
         assertThat(part("One design").getByRole(AriaRole.ALERT)).containsText("newer Isotherm");
+        bringIn(
+                "Design file",
+                "broken.json",
+                new String(file, StandardCharsets.UTF_8)
+                        .replaceFirst("\"rows\" : \\d+", "\"rows\" : 900")
+                        .getBytes(StandardCharsets.UTF_8));
+        assertThat(part("One design").getByRole(AriaRole.ALERT))
+                .containsText("/design/cooler/rows: 900 is outside 2 to 60");
         assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
         String other = new String(file, StandardCharsets.UTF_8).replace(corvid.design(), corvid.design() + " by mail");
         bringIn("Design file", "mail.json", other.getBytes(StandardCharsets.UTF_8));

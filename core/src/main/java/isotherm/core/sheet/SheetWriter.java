@@ -473,7 +473,7 @@ final class SheetWriter {
                         "at least",
                         Step.Measure.PRESSURE,
                         job.leastCrank(),
-                        Step.Source.OWN,
+                        job.leastCrank() == Job.LEAST_CRANK ? Step.Source.ESTIMATE : Step.Source.OWN,
                         "1.4 bar unless you set another")
                 .reading(new Step.Reading(
                         "pressure while cranking",
@@ -518,7 +518,7 @@ final class SheetWriter {
                         thermostat.isPresent() ? "thermostat opens" : "may be loaded",
                         Step.Measure.TEMPERATURE,
                         thermostat.map(OilThermostat::opensK).orElse(LOADABLE),
-                        Step.Source.OWN,
+                        thermostat.isPresent() ? Step.Source.OWN : Step.Source.ESTIMATE,
                         thermostat.isPresent() ? "the design" : "usual in practice")
                 .reading(new Step.Reading(
                         "oil temperature",

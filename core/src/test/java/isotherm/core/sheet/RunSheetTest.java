@@ -327,4 +327,15 @@ class RunSheetTest {
                 .containsOnlyOnce("bench-by-hand")
                 .noneMatch(id -> id.endsWith("-cut") || id.endsWith("-clips"));
     }
+
+    @Test
+    void figuresThatNobodyGaveAreMarkedAsOurs() {
+        Step crank = step(sheet(DESIGN, Optional.empty(), Optional.empty()), RunSheet.CRANK);
+        assertThat(crank.figures().get(0).source()).isEqualTo(Step.Source.ESTIMATE);
+        RunSheet own = RunSheet.of(new Job(CAR, DESIGN, Optional.empty(), Optional.empty(), false, 1.1e5));
+        assertThat(step(own, RunSheet.CRANK).figures().get(0).source()).isEqualTo(Step.Source.OWN);
+        assertThat(step(own, RunSheet.CRANK).reading().orElseThrow().least()).isEqualTo(1.1e5);
+        RunSheet bare = sheet(DESIGN.withThermostat(Optional.empty()), Optional.empty(), Optional.empty());
+        assertThat(step(bare, RunSheet.WARM_OIL).figures().get(0).source()).isEqualTo(Step.Source.ESTIMATE);
+    }
 }

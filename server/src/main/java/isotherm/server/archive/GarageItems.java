@@ -11,6 +11,7 @@ import isotherm.server.store.Books;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Kind;
 import isotherm.server.store.Stored;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
@@ -88,10 +89,10 @@ class GarageItems {
     }
 
     private Item document(String name, Kind kind, String id) {
-        return new Item(name, out -> Item.text(
-                        name, garage.get(kind, UUID.fromString(id)).document())
-                .content()
-                .writeTo(out));
+        return new Item(
+                name,
+                out -> out.write(
+                        garage.get(kind, UUID.fromString(id)).document().getBytes(StandardCharsets.UTF_8)));
     }
 
     /** A document a line: a line break in JSON stands between its parts, never in a text, and a blank does as well. */

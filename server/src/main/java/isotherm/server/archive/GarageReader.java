@@ -122,7 +122,7 @@ public class GarageReader {
             for (CarContents c : contents.cars()) {
                 CarFiles car = CarFiles.read(archive, c);
                 Set<UUID> identities = car.identities();
-                if (identities.stream().noneMatch(intake::taken)) {
+                if (!intake.taken(identities)) {
                     add(car, car.car().name(), UnaryOperator.identity());
                 } else if (isAlike(c)) {
                     alike.add(car.car().name());
@@ -290,7 +290,7 @@ public class GarageReader {
                 UUID id = UUID.fromString(p.id());
                 String other = here.get(key(p.family(), text));
                 if (other == null) {
-                    intake.putPart(p.family(), intake.taken(id) ? UUID.randomUUID() : id, text);
+                    intake.putPart(p.family(), intake.taken(List.of(id)) ? UUID.randomUUID() : id, text);
                     in++;
                 } else if (!other.equals(text)) {
                     out++;

@@ -3,6 +3,7 @@ package isotherm.server.store;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.PersistenceContext;
 import java.io.IOException;
+import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -27,6 +28,9 @@ public class Intake {
             CareEntryEntity.class,
             CataloguePartEntity.class);
 
+    /** Identities that are asked for at once. */
+    private static final int PORTION = 5000;
+
     @PersistenceContext
     private EntityManager entities;
 
@@ -37,11 +41,26 @@ public class Intake {
     }
 
     /**
-     * @param id an identity
-     * @return whether anything is kept under it
+     * @param ids identities
+     * @return whether anything is kept under any of them
      */
-    public boolean taken(UUID id) {
-        return KINDS.stream().anyMatch(kind -> entities.find(kind, id) != null);
+    public boolean taken(Collection<UUID> ids) {
+        List<UUID> all = List.copyOf(ids);
+        for (int from = 0; from < all.size(); from += PORTION) {
+            List<UUID> portion = all.subList(from, Math.min(all.size(), from + PORTION));
+            for (Class<?> kind : KINDS) {
+                boolean there = !entities.createQuery(
+                                "select e.id from " + kind.getSimpleName() + " e where e.id in :ids", UUID.class)
+                        .setParameter("ids", portion)
+                        .setMaxResults(1)
+                        .getResultList()
+                        .isEmpty();
+                if (there) {
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 
     /**

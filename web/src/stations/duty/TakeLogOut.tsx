@@ -1,0 +1,18 @@
+import { useBench } from '../../app/workbench';
+import { Button } from '../../kit/kit';
+
+/** Takes what a log has taught out of the car's model again. */
+export function TakeLogOut() {
+  const { car, changeCar } = useBench();
+  return (
+    <Button
+      onPress={() => {
+        const rest = { ...car };
+        delete rest.fitted;
+        changeCar(rest);
+      }}
+    >
+      Take the log out again
+    </Button>
+  );
+}
