@@ -12,7 +12,6 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.net.ServerSocket;
 import java.net.URI;
-import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -140,12 +139,7 @@ class DurabilityTest {
         private final List<ObjectNode> sent = new CopyOnWriteArrayList<>();
         private final List<ObjectNode> acknowledged = new CopyOnWriteArrayList<>();
         private final List<String> pictures = new CopyOnWriteArrayList<>();
-        private final String upload;
-        private final ObjectNode keep = JSON.createObjectNode()
-                .put("name", "Long day")
-                .put("sensor", "SUMP")
-                .put("ambientC", 20)
-                .put("altitudeM", 100);
+        private final JsonNode upload;
         private volatile boolean over;
         private final CompletableFuture<Void> both;
 
@@ -157,10 +151,8 @@ class DurabilityTest {
                         .append(90 + i % 300 / 10.0)
                         .append(",85.1\n");
             }
-            JsonNode taken = JSON.readTree(SERVER.upload(wren.car() + "/uploads?name=day.csv", rows.toString())
+            upload = JSON.readTree(SERVER.upload(wren.car() + "/uploads?name=day.csv", rows.toString())
                     .body());
-            upload = taken.get("id").stringValue();
-            keep.set("format", taken.at("/preview/format"));
             byte[] png = png();
             both = CompletableFuture.allOf(
                     CompletableFuture.runAsync(() -> repeat(this::write)),
@@ -194,9 +186,7 @@ class DurabilityTest {
 
         /** Begins the import and comes back while it runs. */
         String importing() {
-            HttpResponse<String> started = SERVER.send("POST", "/api/uploads/" + upload + "/keep", keep.toString());
-            assertThat(started.statusCode()).as(started.body()).isEqualTo(202);
-            return "/api/jobs/" + JSON.readTree(started.body()).get("id").stringValue();
+            return wren.keeping(upload, "Long day");
         }
 
         private List<String> ids(String book) {
@@ -324,18 +314,8 @@ class DurabilityTest {
         Wren wren = new Wren(SERVER);
         JsonNode taken = JSON.readTree(SERVER.upload(wren.car() + "/uploads?name=long.csv", DurabilityTest::millionRows)
                 .body());
-        ObjectNode keep = JSON.createObjectNode()
-                .put("name", "A million")
-                .put("sensor", "SUMP")
-                .put("ambientC", 20)
-                .put("altitudeM", 100);
-        keep.set("format", taken.at("/preview/format"));
-        String job = JSON.readTree(
-                        SERVER.send("POST", "/api/uploads/" + taken.get("id").stringValue() + "/keep", keep.toString())
-                                .body())
-                .get("id")
-                .stringValue();
-        until(() -> SERVER.send("GET", "/api/jobs/" + job, null).body().contains("\"DONE\""));
+        String job = wren.keeping(taken, "A million");
+        until(() -> SERVER.send("GET", job, null).body().contains("\"DONE\""));
         JsonNode log = JSON.readTree(SERVER.send("GET", wren.car(), null).body())
                 .get("logs")
                 .get(0);

@@ -4,6 +4,7 @@ import isotherm.server.document.InvalidDocument;
 import isotherm.server.document.Problem;
 import isotherm.server.store.LargeStore;
 import java.io.Closeable;
+import java.io.EOFException;
 import java.io.FilterInputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -180,7 +181,7 @@ final class Archive implements Closeable {
                 throw refused(name, "This file is damaged: its check sum is another one");
             }
             return made;
-        } catch (ZipException e) {
+        } catch (ZipException | EOFException e) {
             throw refused(name, "This file is damaged: " + e.getMessage());
         } finally {
             unpacked += in.count;

@@ -11,9 +11,9 @@ import isotherm.server.store.Books;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Kind;
 import isotherm.server.store.Stored;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -65,39 +65,46 @@ class GarageItems {
         List<Item> items = new ArrayList<>();
         UUID carId = UUID.fromString(car.id());
         items.add(Item.text(Names.car(car), garage.get(Kind.CAR, carId).document()));
-        car.duties().forEach(id -> items.add(document(Names.duty(car, id), Kind.DUTY, id)));
-        car.designs().forEach(id -> items.add(document(Names.design(car, id), Kind.DESIGN, id)));
-        for (String id : car.logs()) {
-            Stored log = garage.get(Kind.LOG, UUID.fromString(id));
+        for (Stored duty : garage.parts(Kind.DUTY, carId)) {
+            items.add(Item.text(Names.duty(car, duty.id().toString()), duty.document()));
+        }
+        for (Stored design : garage.parts(Kind.DESIGN, carId)) {
+            items.add(Item.text(Names.design(car, design.id().toString()), design.document()));
+        }
+        for (Stored log : garage.parts(Kind.LOG, carId)) {
+            String id = log.id().toString();
             items.add(Item.text(Names.log(car, id), log.document()));
             items.add(new Item(
                     Names.rows(car, id),
                     out -> rows.write(log.id(), DocumentReader.read(log.document(), LogDocument.class), out)));
         }
+        builds(car, carId, items);
+        items.add(Item.text(Names.care(car), lines(books.entries(Kind.CAR, carId))));
+        return items;
+    }
+
+    private void builds(CarContents car, UUID carId, List<Item> items) {
+        Map<UUID, String> documents =
+                garage.parts(Kind.BUILD, carId).stream().collect(Collectors.toMap(Stored::id, Stored::document));
+        Map<UUID, List<String>> sheets = books.entries(Kind.BUILD, documents.keySet());
         for (BuildContents build : car.builds()) {
             UUID id = UUID.fromString(build.id());
-            items.add(document(Names.build(car, build), Kind.BUILD, build.id()));
-            items.add(Item.text(Names.entries(car, build), lines(books.entries(Kind.BUILD, id))));
+            items.add(Item.text(Names.build(car, build), documents.get(id)));
+            items.add(Item.text(Names.entries(car, build), lines(sheets.getOrDefault(id, List.of()))));
             for (String picture : build.pictures()) {
                 items.add(new Item(
                         Names.picture(car, build, picture),
                         out -> out.write(books.picture(id, UUID.fromString(picture)))));
             }
         }
-        items.add(Item.text(Names.care(car), lines(books.entries(Kind.CAR, carId))));
-        return items;
     }
 
-    private Item document(String name, Kind kind, String id) {
-        return new Item(
-                name,
-                out -> out.write(
-                        garage.get(kind, UUID.fromString(id)).document().getBytes(StandardCharsets.UTF_8)));
-    }
-
-    /** A document a line: a line break in JSON stands between its parts, never in a text, and a blank does as well. */
+    /**
+     * A document a line. A line end in JSON stands between its parts, never in a text, and a blank does as well there; the other
+     * characters at which a text may be broken do stand in texts.
+     */
     private static String lines(List<String> documents) {
-        return documents.stream().map(d -> d.replaceAll("\\R", " ") + "\n").collect(Collectors.joining());
+        return documents.stream().map(d -> d.replaceAll("[\r\n]+", " ") + "\n").collect(Collectors.joining());
     }
 
     List<Item> parts() {

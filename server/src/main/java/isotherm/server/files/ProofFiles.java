@@ -25,7 +25,14 @@ public final class ProofFiles {
     private static final float[] THREE = {3, 1, 1};
     private static final float CHART_WIDTH = 500;
     private static final float CHART_HEIGHT = 120;
-    private static final float AXIS = 42;
+    /** Room round the drawing: for figures on its left, words under it, names of the lines on its right. */
+    private static final float LEFT = 42;
+
+    private static final float BOTTOM = 14;
+    private static final float RIGHT = 60;
+    private static final float TOP = 8;
+    private static final float WIDE = CHART_WIDTH - LEFT - RIGHT;
+    private static final float HIGH = CHART_HEIGHT - BOTTOM - TOP;
     private static final String NONE = "–";
 
     private ProofFiles() {}
@@ -187,14 +194,14 @@ public final class ProofFiles {
         double low = least - room;
         double high = most + room;
         t.setLineWidth(0.4f);
-        t.rectangle(AXIS, 14, CHART_WIDTH - AXIS - 60, CHART_HEIGHT - 22);
+        t.rectangle(LEFT, BOTTOM, WIDE, HIGH);
         t.stroke();
         line(t, laps.riseBeforeKPerKw(), low, high, 0.6f, "before");
         line(t, laps.riseAfterKPerKw(), low, high, 1.6f, "after");
-        words(t, AXIS - 4, CHART_HEIGHT - 16, Element.ALIGN_RIGHT, String.format(Locale.ROOT, "%.1f", high));
-        words(t, AXIS - 4, 14, Element.ALIGN_RIGHT, String.format(Locale.ROOT, "%.1f", low));
-        words(t, AXIS, 4, Element.ALIGN_LEFT, "start of the mean lap: rise of the oil over the air per heat, K/kW");
-        words(t, CHART_WIDTH - 60, 4, Element.ALIGN_RIGHT, "end");
+        words(t, LEFT - 4, BOTTOM + HIGH - TOP, Element.ALIGN_RIGHT, String.format(Locale.ROOT, "%.1f", high));
+        words(t, LEFT - 4, BOTTOM, Element.ALIGN_RIGHT, String.format(Locale.ROOT, "%.1f", low));
+        words(t, LEFT, 4, Element.ALIGN_LEFT, "start of the mean lap: rise of the oil over the air per heat, K/kW");
+        words(t, LEFT + WIDE, 4, Element.ALIGN_RIGHT, "end");
         try {
             Image image = Image.getInstance(t);
             image.setSpacingBefore(4);
@@ -215,8 +222,8 @@ public final class ProofFiles {
                 down = false;
                 continue;
             }
-            float x = AXIS + (CHART_WIDTH - AXIS - 60) * i / Math.max(1, values.size() - 1);
-            float y = (float) (14 + (CHART_HEIGHT - 22) * (v - low) / (high - low));
+            float x = LEFT + WIDE * i / Math.max(1, values.size() - 1);
+            float y = (float) (BOTTOM + HIGH * (v - low) / (high - low));
             if (down) {
                 t.lineTo(x, y);
             } else {
@@ -226,7 +233,7 @@ public final class ProofFiles {
             lastY = y;
         }
         t.stroke();
-        words(t, CHART_WIDTH - 56, lastY - 2, Element.ALIGN_LEFT, name);
+        words(t, LEFT + WIDE + 4, lastY - 2, Element.ALIGN_LEFT, name);
     }
 
     private static void words(PdfContentByte t, float x, float y, int align, String text) {

@@ -40,6 +40,8 @@ import tools.jackson.databind.node.ObjectNode;
 class GarageFileTest {
     private static final JsonMapper JSON = new JsonMapper();
     private static final byte[] NOTHING = new byte[0];
+    /** Characters at which some break lines and which JSON writes as they are. */
+    private static final String BREAKS = " \u2028 \u2029 \u0085 ";
 
     private static RunningServer server;
     /** The garage of this test in a file. */
@@ -61,7 +63,9 @@ class GarageFileTest {
         wren.posted(build + "/entries", entry("PICTURE", "prepare-parts").put("text", picture));
         ObjectNode tick = entry("DONE", "prepare-parts");
         wren.posted(build + "/entries", tick);
-        wren.posted(build + "/entries", entry("NOTE", "prepare-parts").put("text", "links: „groß“\nand a second line"));
+        wren.posted(
+                build + "/entries",
+                entry("NOTE", "prepare-parts").put("text", "links: „groß“\nand a second line" + BREAKS));
         wren.posted(wren.car() + "/care/entries", entry("OIL_ANALYSIS", null).put("text", "iron 12 ppm"));
         JsonNode core = JSON.readTree(
                         server.send("GET", "/api/catalogue/cores", null).body())
@@ -92,20 +96,8 @@ class GarageFileTest {
         }
         JsonNode upload = JSON.readTree(server.upload(wren.car() + "/uploads?name=evening.csv", rows.toString())
                 .body());
-        ObjectNode keep = JSON.createObjectNode()
-                .put("name", "Evening")
-                .put("sensor", "SUMP")
-                .put("ambientC", 20)
-                .put("altitudeM", 100);
-        keep.set("format", upload.at("/preview/format"));
-        String job = JSON.readTree(
-                        server.send("POST", "/api/uploads/" + upload.get("id").stringValue() + "/keep", keep.toString())
-                                .body())
-                .get("id")
-                .stringValue();
-        for (int i = 0;
-                i < 200 && !server.send("GET", "/api/jobs/" + job, null).body().contains("DONE");
-                i++) {
+        String job = wren.keeping(upload, "Evening");
+        for (int i = 0; i < 200 && !server.send("GET", job, null).body().contains("DONE"); i++) {
             pause();
         }
         assertThat(server.send("GET", wren.car(), null).body()).contains("Evening");
@@ -236,6 +228,9 @@ class GarageFileTest {
         assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
         assertThat(answer.body()).contains("\"added\":[\"Pell Wren\"").contains("\"partsAdded\":1");
         assertThat(exported()).isEqualTo(before);
+        assertThat(new String(unpacked(before).get(only(unpacked(before), "entries.jsonl")), StandardCharsets.UTF_8))
+                .as("what somebody wrote is what they wrote")
+                .contains(BREAKS);
         // Once more: all of it is here already, and nothing changes.
         JsonNode again = JSON.readTree(takenIn(before).body());
         assertThat(again.get("added")).isEmpty();
@@ -345,7 +340,7 @@ class GarageFileTest {
                         "twice",
                         f -> edit(f, "entries.jsonl", t -> t.lines().findFirst().orElseThrow() + "\n" + t)),
                 arguments(
-                        "an entry about nothing here",
+                        "an entry of no kind",
                         "entries.jsonl",
                         f -> edit(f, "entries.jsonl", t -> t.replace("DONE", "PERHAPS"))),
                 arguments(
@@ -405,10 +400,15 @@ class GarageFileTest {
 
     @Test
     void aFileThatStandsInItTwiceIsNotTaken() {
-        byte[] archive = changed(f -> f.put("garage.jsoX", NOTHING));
-        String text = new String(archive, StandardCharsets.ISO_8859_1).replace("garage.jsoX", "garage.json");
-        assertThat(takenIn(text.getBytes(StandardCharsets.ISO_8859_1)).statusCode())
-                .isEqualTo(422);
+        byte[] before = exported();
+        // The same in both places, so that nothing but its standing there twice is wrong.
+        byte[] archive = changed(f -> {
+            String care = only(f, "care.jsonl");
+            f.put(care.replace(".jsonl", ".jsonX"), f.get(care));
+        });
+        String text = new String(archive, StandardCharsets.ISO_8859_1).replace("care.jsonX", "care.jsonl");
+        assertThat(takenIn(text.getBytes(StandardCharsets.ISO_8859_1)).body()).contains("twice");
+        assertThat(exported()).isEqualTo(before);
     }
 
     @Test

@@ -69,6 +69,26 @@ public final class Wren {
     }
 
     /**
+     * @param upload the answer to a log that was sent
+     * @param name name under which it is to be kept
+     * @return path of the work that keeps it
+     */
+    public String keeping(JsonNode upload, String name) {
+        ObjectNode keep = JSON.createObjectNode()
+                .put("name", name)
+                .put("sensor", "SUMP")
+                .put("ambientC", 20)
+                .put("altitudeM", 100);
+        keep.set("format", upload.at("/preview/format"));
+        HttpResponse<String> started =
+                server.send("POST", "/api/uploads/" + upload.get("id").stringValue() + "/keep", keep.toString());
+        if (started.statusCode() != 202) {
+            throw new IllegalStateException(started.body());
+        }
+        return "/api/jobs/" + JSON.readTree(started.body()).get("id").stringValue();
+    }
+
+    /**
      * @param kind what it is
      * @param on what it is about; null for nothing
      * @return an entry for a run sheet or a care book, written now
