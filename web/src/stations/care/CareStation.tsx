@@ -161,7 +161,11 @@ function OneTask(props: { task: Task; odometerKm: number | undefined; mayWrite: 
           value="in order"
           longest={2000}
           action="Write it down"
-          onClose={() => setAsked(false)}
+          onClose={() => {
+            setAsked(false);
+            // The next time begins from what the book says then.
+            setKm(undefined);
+          }}
           onName={(text) =>
             write({ kind: 'DONE', on: task.id, text, ...(shown === undefined ? {} : { odometerKm: shown }) })
           }
