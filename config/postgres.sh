@@ -1,4 +1,7 @@
-# PostgreSQL of our own, from Debian's binaries: loopback only, password, never as root. Sourced by the launcher.
+# PostgreSQL of our own, from Debian's binaries: loopback only, password, never as root. Nothing is ever deleted here.
+# Sourced by the launcher.
+
+pg_say() { printf 'isotherm: %s\n' "$*" >&2; }
 
 pg_bin() {
     local newest
@@ -6,12 +9,12 @@ pg_bin() {
     [ -n "$newest" ] && [ -x "/usr/lib/postgresql/$newest/bin/initdb" ] && echo "/usr/lib/postgresql/$newest/bin"
 }
 
-# Runs a server program as a user who is not root, with no way back.
+# Runs a server program as a user who is not root, with no way back. The launcher's lock stays with the launcher.
 pg_as() {
     if [ "$(id -u)" -eq 0 ]; then
-        (cd / && setpriv --reuid=postgres --regid=postgres --init-groups --reset-env "$@")
+        (cd / && exec 9>&- && setpriv --reuid=postgres --regid=postgres --init-groups --reset-env "$@")
     else
-        (cd / && "$@")
+        (cd / && exec 9>&- && "$@")
     fi
 }
 
@@ -24,57 +27,138 @@ pg_dir() {
     fi
 }
 
-pg_start() { # pg_start DIR: initialises when new, starts, creates the database; the password is in DIR.secret (0600)
-    local data secret bin
-    secret=$1.secret
-    bin=$(pg_bin) || { echo "isotherm: PostgreSQL's server is not installed (apt-get install postgresql)" >&2; return 1; }
-    if ! getent passwd "$(id -u)" >/dev/null; then
-        echo "isotherm: this user id ($(id -u)) has no entry in the user database, which PostgreSQL needs" >&2
+# pg_processes DATA: every process that works in this data directory, the database server's children too.
+pg_processes() {
+    local real at
+    real=$(readlink -f "$1")
+    for at in /proc/[0-9]*; do
+        if [ "$(readlink "$at/cwd" 2>/dev/null)" = "$real" ] && [ "$(basename "$(readlink "$at/exe" 2>/dev/null)")" = postgres ]; then
+            basename "$at"
+        fi
+    done
+}
+
+# pg_running DATA: whether the process that postmaster.pid names is this directory's server.
+pg_running() {
+    local pid
+    pid=$(pg_line "$1" 1) || return 1
+    case $pid in '' | *[!0-9]*) return 1 ;; esac
+    case " $(pg_processes "$1" | tr '\n' ' ') " in *" $pid "*) ;; *) return 1 ;; esac
+}
+
+pg_line() { # pg_line DATA N: a line of postmaster.pid
+    if [ "$(id -u)" -eq 0 ]; then pg_as sed -n "$2p" "$1/postmaster.pid" 2>/dev/null; else sed -n "$2p" "$1/postmaster.pid" 2>/dev/null; fi
+}
+
+pg_port() { pg_line "$(pg_dir "$1")" 4; }
+
+pg_secret() { # a new password in a file of its own, unless there is one
+    [ -s "$1" ] || (umask 077 && head -c 24 /dev/urandom | base64 | tr -d '/+=\n' >"$1")
+}
+
+# pg_init DIR DATA BIN: a new cluster in a folder that is not there or empty; anything else there is left as it is.
+pg_init() {
+    local dir=$1 data=$2 bin=$3
+    if [ -n "$(ls -A "$data" 2>/dev/null)" ]; then
+        pg_say "$data holds something, but no database that can be started: its file PG_VERSION is missing."
+        pg_say "Nothing was changed. If it is your garage, put PG_VERSION back (one line with the version of PostgreSQL, such as 15)"
+        pg_say "or restore a copy of the folder. To begin with an empty garage, move the folder away or choose another ISOTHERM_HOME."
         return 1
     fi
-    mkdir -p "$(dirname "$1")"
-    # The parent has to be passable for the postgres user; the data directory itself is 0700.
-    [ "$(id -u)" -ne 0 ] || chmod 711 "$(dirname "$1")"
-    data=$(pg_dir "$1")
-    if [ ! -f "$data/PG_VERSION" ]; then
-        rm -rf "$data"
-        mkdir -p "$data"
-        (umask 077 && head -c 24 /dev/urandom | base64 | tr -d '/+=\n' >"$secret")
-        local handed=$data.pw
-        (umask 077 && cat "$secret" >"$handed")
-        if [ "$(id -u)" -eq 0 ]; then
-            mkdir -p "$(dirname "$data")"
-            chown postgres:postgres "$data" "$handed"
+    mkdir -p "$data" || return 1
+    pg_secret "$dir.secret"
+    local handed=$data.pw
+    (umask 077 && cat "$dir.secret" >"$handed")
+    [ "$(id -u)" -ne 0 ] || chown postgres:postgres "$data" "$handed"
+    pg_as "$bin/initdb" -D "$data" -U isotherm --auth=scram-sha-256 --pwfile="$handed" -E UTF8 --locale=C.UTF-8 \
+        --no-instructions >/dev/null
+    local status=$?
+    rm -f "$handed"
+    return $status
+}
+
+# pg_clear DATA: a postmaster.pid that a power cut left behind is put aside when no process works in the directory.
+pg_clear() {
+    [ -n "$(pg_line "$1" 1)" ] || return 0
+    local waited=0
+    # Children of a killed server end by themselves within moments.
+    while [ -n "$(pg_processes "$1")" ]; do
+        if [ $waited -ge 50 ]; then
+            pg_say "processes $(pg_processes "$1" | tr '\n' ' ')still work in $1 without their server; nothing was started. End them first."
+            return 1
         fi
-        pg_as "$bin/initdb" -D "$data" -U isotherm --auth=scram-sha-256 --pwfile="$handed" -E UTF8 --locale=C.UTF-8 \
-            --no-instructions >/dev/null
-        rm -f "$handed"
+        waited=$((waited + 1))
+        sleep 0.1
+    done
+    local aside
+    aside=$1/postmaster.pid.stale-$(date +%Y%m%d-%H%M%S)
+    pg_as mv "$1/postmaster.pid" "$aside" && pg_say "a stale postmaster.pid was put aside as $aside"
+}
+
+# pg_start DIR [PORT]: initialises when new, starts, creates database and role. Passwords, each 0600: the administrator's
+# in DIR.secret, that of the application's role, which may do nothing but use its database, in DIR.app.secret.
+pg_start() {
+    local dir=$1 data bin port
+    bin=$(pg_bin) || { pg_say "PostgreSQL's server is not installed (apt-get install postgresql)"; return 1; }
+    if ! getent passwd "$(id -u)" >/dev/null; then
+        pg_say "this user id ($(id -u)) has no entry in the user database, which PostgreSQL needs"
+        return 1
     fi
-    if ! pg_as "$bin/pg_ctl" -D "$data" status >/dev/null 2>&1; then
-        local port=${ISOTHERM_PG_PORT:-54321}
-        while (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; do
+    mkdir -p "$(dirname "$dir")" || return 1
+    # The parent has to be passable for the postgres user; the data directory itself is 0700.
+    [ "$(id -u)" -ne 0 ] || chmod 711 "$(dirname "$dir")"
+    data=$(pg_dir "$dir")
+    mkdir -p "$(dirname "$data")" || return 1
+    if [ ! -f "$data/PG_VERSION" ]; then
+        pg_init "$dir" "$data" "$bin" || return 1
+    elif [ ! -s "$dir.secret" ]; then
+        pg_say "$dir.secret, the password of the database in $data, is missing. Put it back from a copy; nothing was changed."
+        return 1
+    fi
+    if ! pg_running "$data"; then
+        pg_clear "$data" || return 1
+        port=${2:-${ISOTHERM_PG_PORT:-54321}}
+        while [ -z "${2:-}" ] && (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; do
             port=$((port + 1))
         done
         pg_as "$bin/pg_ctl" -D "$data" -w -t 60 -l "$data/server.log" \
             -o "-c listen_addresses=127.0.0.1 -c unix_socket_directories= -c port=$port" start >/dev/null ||
-            { echo "isotherm: PostgreSQL did not start; see $data/server.log" >&2; return 1; }
+            { pg_say "PostgreSQL did not start; see $data/server.log. Nothing was changed."; return 1; }
     fi
-    local port
-    port=$(pg_port "$1")
-    PGPASSWORD=$(cat "$secret") "$bin/psql" -h 127.0.0.1 -p "$port" -U isotherm -d postgres -Atqc \
-        "select 1 from pg_database where datname = 'isotherm'" | grep -q 1 ||
-        PGPASSWORD=$(cat "$secret") "$bin/createdb" -h 127.0.0.1 -p "$port" -U isotherm isotherm
+    pg_secret "$dir.app.secret"
+    pg_role "$dir" "$bin" || { pg_say "the database in $data does not let its administrator in; see $data/server.log"; return 1; }
 }
 
-pg_port() { # the port stands in line 4 of postmaster.pid
-    local data
-    data=$(pg_dir "$1")
-    if [ "$(id -u)" -eq 0 ]; then pg_as sed -n 4p "$data/postmaster.pid"; else sed -n 4p "$data/postmaster.pid"; fi
+# pg_role DIR BIN: the database belongs to a role that is no superuser; one of an earlier version is handed over to it.
+pg_role() {
+    local dir=$1 bin=$2 port
+    port=$(pg_port "$dir")
+    pg_sql() {
+        PGPASSWORD=$(cat "$dir.secret") "$bin/psql" -h 127.0.0.1 -p "$port" -U isotherm -v ON_ERROR_STOP=1 \
+            -v password="$(cat "$dir.app.secret")" -Atq -d "$1"
+    }
+    pg_sql postgres <<'SQL' || return 1
+set client_min_messages = warning;
+select 'create role isotherm_app login nosuperuser nocreatedb nocreaterole'
+    where not exists (select from pg_roles where rolname = 'isotherm_app') \gexec
+alter role isotherm_app password :'password';
+select 'create database isotherm owner isotherm_app'
+    where not exists (select from pg_database where datname = 'isotherm') \gexec
+alter database isotherm owner to isotherm_app;
+SQL
+    pg_sql isotherm <<'SQL'
+set client_min_messages = warning;
+alter schema public owner to isotherm_app;
+select format('alter table public.%I owner to isotherm_app', tablename)
+    from pg_tables where schemaname = 'public' and tableowner <> 'isotherm_app' \gexec
+SQL
 }
 
-pg_stop() {
+pg_stop() { # stops this directory's own server, and no other process that has got its id since
     local data bin
     data=$(pg_dir "$1")
     bin=$(pg_bin) || return 0
-    pg_as "$bin/pg_ctl" -D "$data" -m fast -w stop >/dev/null 2>&1 || true
+    if pg_running "$data"; then
+        pg_as "$bin/pg_ctl" -D "$data" -m fast -w stop >/dev/null 2>&1 || true
+    fi
 }

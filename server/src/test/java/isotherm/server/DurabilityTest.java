@@ -1,26 +1,24 @@
 package isotherm.server;
 
+import static isotherm.server.testing.OwnServer.until;
 import static isotherm.server.testing.Wren.entry;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import isotherm.server.testing.ApiClient;
+import isotherm.server.faults.FaultTable;
+import isotherm.server.testing.OwnServer;
 import isotherm.server.testing.Wren;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
-import java.net.ServerSocket;
-import java.net.URI;
+import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CopyOnWriteArrayList;
-import java.util.concurrent.TimeUnit;
-import java.util.function.BooleanSupplier;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -40,88 +38,18 @@ class DurabilityTest {
     private static final int HEAP_MB = 200;
     private static final int MILLION = 1_000_000;
 
-    private static Process process;
-    private static int port;
-
-    private static final ApiClient SERVER = new ApiClient() {
-        @Override
-        public URI address() {
-            return URI.create("http://127.0.0.1:" + port);
-        }
-    };
+    private static OwnServer server;
 
     @BeforeAll
-    static void start() throws IOException {
-        database("pg_start \"$1\"");
-        startServer();
+    static void start() {
+        // Far less memory than the longest log would need if it were held in it.
+        server = new OwnServer(DATA, HEAP_MB);
     }
 
     @AfterAll
     static void stop() {
-        process.destroyForcibly();
-        database("pg_stop \"$1\"; rm -rf \"$(pg_dir \"$1\")\" \"$1\" \"$1.secret\"");
-    }
-
-    /** Runs a command with the launcher's own way of starting and stopping PostgreSQL; answers what it says. */
-    private static String database(String command) {
-        try {
-            Path out = Files.createTempFile("isotherm-durability", ".out");
-            Process bash = new ProcessBuilder(
-                            "bash", "-c", ". ../config/postgres.sh; " + command, "bash", DATA.toString())
-                    .redirectErrorStream(true)
-                    .redirectOutput(out.toFile())
-                    .start();
-            assertThat(bash.waitFor(90, TimeUnit.SECONDS)).isTrue();
-            String said = Files.readString(out).strip();
-            Files.delete(out);
-            assertThat(bash.exitValue()).as(said).isZero();
-            return said;
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        } catch (InterruptedException e) {
-            throw new IllegalStateException(e);
-        }
-    }
-
-    private static void startServer() throws IOException {
-        try (ServerSocket free = new ServerSocket(0)) {
-            port = free.getLocalPort();
-        }
-        process = new ProcessBuilder(
-                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                        "-XX:TieredStopAtLevel=1",
-                        // Far less than the longest log would need if it were held in memory.
-                        "-Xmx" + HEAP_MB + "m",
-                        "-cp",
-                        System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
-                        IsothermServer.class.getName(),
-                        "--server.port=" + port,
-                        "--spring.datasource.url=jdbc:postgresql://127.0.0.1:" + database("pg_port \"$1\"")
-                                + "/isotherm",
-                        "--spring.datasource.hikari.connection-timeout=2000",
-                        "--spring.datasource.username=isotherm",
-                        "--spring.datasource.password=" + Files.readString(Path.of(DATA + ".secret")))
-                .redirectErrorStream(true)
-                .redirectOutput(ProcessBuilder.Redirect.DISCARD)
-                .start();
-        until(() -> {
-            assertThat(process.isAlive()).as("the server has to start").isTrue();
-            try {
-                return SERVER.send("GET", "/actuator/health/readiness", null).statusCode() == 200;
-            } catch (UncheckedIOException e) {
-                return false;
-            }
-        });
-    }
-
-    private static void until(BooleanSupplier there) {
-        for (int i = 0; i < 600; i++) {
-            if (there.getAsBoolean()) {
-                return;
-            }
-            pause(100);
-        }
-        throw new AssertionError("not within a minute");
+        FaultTable.print();
+        server.close();
     }
 
     private static void pause(int ms) {
@@ -134,7 +62,7 @@ class DurabilityTest {
 
     /** People who work on a car until they are told to stop; what they hear back is written down. */
     private final class Work {
-        private final Wren wren = new Wren(SERVER);
+        private final Wren wren = new Wren(server);
         private final String build = wren.begin("Under fire", 1.4);
         private final List<ObjectNode> sent = new CopyOnWriteArrayList<>();
         private final List<ObjectNode> acknowledged = new CopyOnWriteArrayList<>();
@@ -151,7 +79,7 @@ class DurabilityTest {
                         .append(90 + i % 300 / 10.0)
                         .append(",85.1\n");
             }
-            upload = JSON.readTree(SERVER.upload(wren.car() + "/uploads?name=day.csv", rows.toString())
+            upload = JSON.readTree(server.upload(wren.car() + "/uploads?name=day.csv", rows.toString())
                     .body());
             byte[] png = png();
             both = CompletableFuture.allOf(
@@ -172,14 +100,14 @@ class DurabilityTest {
         private void write() {
             ObjectNode note = entry("NOTE", "prepare-parts").put("text", "note " + sent.size());
             sent.add(note);
-            if (SERVER.send("POST", build + "/entries", note.toString()).statusCode() == 201) {
+            if (server.send("POST", build + "/entries", note.toString()).statusCode() == 201) {
                 acknowledged.add(note);
             }
         }
 
         private void picture(byte[] png) {
             String id = UUID.randomUUID().toString();
-            if (SERVER.put(build + "/pictures/" + id, png, "image/png").statusCode() == 204) {
+            if (server.put(build + "/pictures/" + id, png, "image/png").statusCode() == 204) {
                 pictures.add(id);
             }
         }
@@ -190,7 +118,7 @@ class DurabilityTest {
         }
 
         private List<String> ids(String book) {
-            return JSON.readTree(SERVER.send("GET", book, null).body())
+            return JSON.readTree(server.send("GET", book, null).body())
                     .valueStream()
                     .map(e -> e.get("id").stringValue())
                     .toList();
@@ -205,12 +133,12 @@ class DurabilityTest {
             assertThat(identities(sent)).containsAll(kept);
             assertThat(kept.size() - acknowledged.size()).isBetween(0, 1);
             for (String id : pictures) {
-                assertThat(SERVER.send("GET", build + "/pictures/" + id, null).statusCode())
+                assertThat(server.send("GET", build + "/pictures/" + id, null).statusCode())
                         .isEqualTo(200);
             }
             // Whoever did not hear that it arrived sends it once more.
             ObjectNode last = sent.get(sent.size() - 1);
-            assertThat(SERVER.send("POST", build + "/entries", last.toString()).statusCode())
+            assertThat(server.send("POST", build + "/entries", last.toString()).statusCode())
                     .isIn(200, 201);
             assertThat(ids(build + "/entries")).containsOnlyOnce(last.get("id").stringValue());
         }
@@ -220,19 +148,19 @@ class DurabilityTest {
         }
 
         JsonNode logs() {
-            return JSON.readTree(SERVER.send("GET", wren.car(), null).body()).get("logs");
+            return JSON.readTree(server.send("GET", wren.car(), null).body()).get("logs");
         }
 
         /** What was sent is still there, and is imported whole at the second go. */
         void isImportedAfterAll() {
             assertThat(logs()).as("nothing is half-imported").isEmpty();
             String job = importing();
-            until(() -> SERVER.send("GET", job, null).body().contains("\"DONE\""));
+            until(() -> server.send("GET", job, null).body().contains("\"DONE\""));
             assertThat(logs()).hasSize(1);
             assertThat(logs().get(0).at("/log/rows").intValue()).isEqualTo(ROWS);
             String id = logs().get(0).get("id").stringValue();
             JsonNode traces = JSON.readTree(
-                    SERVER.send("GET", "/api/logs/" + id + "/traces", null).body());
+                    server.send("GET", "/api/logs/" + id + "/traces", null).body());
             assertThat(traces.at("/series/0/0").doubleValue()).isZero();
             JsonNode times = traces.at("/series/0");
             assertThat(times.get(times.size() - 1).doubleValue()).isEqualTo((ROWS - 1) / 20.0);
@@ -251,14 +179,59 @@ class DurabilityTest {
         until(() -> work.acknowledged.size() > 20 && work.pictures.size() > 2);
         work.importing();
         pause(150);
-        // As the power does it: no last words.
-        process.destroyForcibly();
-        until(() -> !process.isAlive());
+        server.kill();
         work.over = true;
         work.both.join();
-        startServer();
+        server.start();
         work.isAllThere();
         work.isImportedAfterAll();
+        FaultTable.row("the server is killed during ticks, pictures and an import", acknowledged(work));
+    }
+
+    private static String acknowledged(Work work) {
+        return work.acknowledged.size() + " entries and " + work.pictures.size() + " pictures acknowledged, 0 lost";
+    }
+
+    @Test
+    void aDatabaseThatIsAwayIsToldAtOnceAndComesBackByItself() throws Exception {
+        Wren wren = new Wren(server);
+        String build = wren.begin("Away", 1.2);
+        assertThat(server.send("POST", build + "/logger", "{\"pace\":20}").statusCode())
+                .isEqualTo(204);
+        server.stopDatabase();
+        for (String[] ask : new String[][] {
+            {"GET", "/api/cars", null},
+            {
+                "POST",
+                build + "/entries",
+                entry("NOTE", "prepare-parts").put("text", "x").toString()
+            },
+            {"POST", wren.car() + "/designs", wren.demo().get("designs").get(0).toString()}
+        }) {
+            long begun = System.nanoTime();
+            HttpResponse<String> answer = server.send(ask[0], ask[1], ask[2]);
+            assertThat(answer.statusCode()).isEqualTo(503);
+            assertThat(answer.body()).contains("The database does not answer");
+            assertThat(System.nanoTime() - begun).as(ask[1]).isLessThan(2_500_000_000L);
+        }
+        assertThat(server.send("GET", "/actuator/health/readiness", null).statusCode())
+                .isEqualTo(503);
+        assertThat(server.send("GET", "/actuator/health/liveness", null).statusCode())
+                .isEqualTo(200);
+        assertThat(server.send("GET", "/", null).statusCode())
+                .as("the page is there")
+                .isEqualTo(200);
+        // What the gauges show while the database is away is written when it is back.
+        assertThat(server.send("POST", build + "/logger/engine", "{\"turning\":\"CRANK\"}")
+                        .statusCode())
+                .isEqualTo(204);
+        pause(2500);
+        server.startDatabase();
+        until(() -> server.send("GET", "/actuator/health/readiness", null).statusCode() == 200);
+        until(() -> server.send("GET", build + "/entries", null).body().contains("LIVE_READING"));
+        server.send("DELETE", build + "/logger", null);
+        FaultTable.row(
+                "the database is away", "503 in plain words within a second or so; back by itself, gauges go on");
     }
 
     @Test
@@ -267,8 +240,8 @@ class DurabilityTest {
         until(() -> work.acknowledged.size() > 20 && work.pictures.size() > 2);
         String job = work.importing();
         pause(150);
-        database("pg_as \"$(pg_bin)/pg_ctl\" -D \"$(pg_dir \"$1\")\" -m immediate -w stop >/dev/null");
-        assertThat(SERVER.send(
+        server.stopDatabase();
+        assertThat(server.send(
                                 "POST",
                                 work.build + "/entries",
                                 entry("NOTE", "prepare-parts")
@@ -278,11 +251,12 @@ class DurabilityTest {
                 .isGreaterThanOrEqualTo(500);
         work.over = true;
         work.both.join();
-        until(() -> SERVER.send("GET", job, null).body().contains("\"FAILED\""));
-        database("pg_start \"$1\"");
-        until(() -> SERVER.send("GET", work.build, null).statusCode() == 200);
+        until(() -> server.send("GET", job, null).body().contains("\"FAILED\""));
+        server.startDatabase();
+        until(() -> server.send("GET", work.build, null).statusCode() == 200);
         work.isAllThere();
         work.isImportedAfterAll();
+        FaultTable.row("the database is killed during ticks, pictures and an import", acknowledged(work));
     }
 
     /** A log of a million rows, made as it is read. */
@@ -311,17 +285,17 @@ class DurabilityTest {
 
     @Test
     void aMillionRowsComeInAndAreShownWithinASmallMemory() {
-        Wren wren = new Wren(SERVER);
-        JsonNode taken = JSON.readTree(SERVER.upload(wren.car() + "/uploads?name=long.csv", DurabilityTest::millionRows)
+        Wren wren = new Wren(server);
+        JsonNode taken = JSON.readTree(server.upload(wren.car() + "/uploads?name=long.csv", DurabilityTest::millionRows)
                 .body());
         String job = wren.keeping(taken, "A million");
-        until(() -> SERVER.send("GET", job, null).body().contains("\"DONE\""));
-        JsonNode log = JSON.readTree(SERVER.send("GET", wren.car(), null).body())
+        until(() -> server.send("GET", job, null).body().contains("\"DONE\""));
+        JsonNode log = JSON.readTree(server.send("GET", wren.car(), null).body())
                 .get("logs")
                 .get(0);
         assertThat(log.at("/log/rows").intValue()).isEqualTo(MILLION);
         JsonNode traces = JSON.readTree(
-                SERVER.send("GET", "/api/logs/" + log.get("id").stringValue() + "/traces?points=2000", null)
+                server.send("GET", "/api/logs/" + log.get("id").stringValue() + "/traces?points=2000", null)
                         .body());
         // Few enough points to be drawn smoothly, and the highest of a million is among them.
         assertThat(traces.at("/series/0").size()).isBetween(400, 2500);
@@ -330,6 +304,6 @@ class DurabilityTest {
                         .mapToDouble(JsonNode::doubleValue)
                         .max())
                 .hasValue(7000);
-        assertThat(process.isAlive()).isTrue();
+        assertThat(server.isAlive()).isTrue();
     }
 }

@@ -17,33 +17,49 @@ public final class RunningServer extends ApiClient implements AutoCloseable {
     private final ConfigurableApplicationContext context;
     private final URI address;
 
-    private RunningServer(boolean demo) {
+    /** Puts something into a database before the application sees it. */
+    public interface Filling {
+        /**
+         * @param database name of the database
+         * @throws Exception when it cannot be filled
+         */
+        void fill(String database) throws Exception;
+    }
+
+    private RunningServer(boolean demo, Filling filling) {
         String url = System.getenv("ISOTHERM_TEST_DB");
         String password = System.getenv("ISOTHERM_TEST_PASSWORD");
-        if (url == null || password == null) {
+        String appPassword = System.getenv("ISOTHERM_TEST_APP_PASSWORD");
+        if (url == null || password == null || appPassword == null) {
             throw new IllegalStateException("The tests need their database: run ./isotherm test");
         }
         String name = "test_" + Long.toString(System.nanoTime(), 36);
         try (var connection = DriverManager.getConnection(url, "isotherm", password);
                 var statement = connection.createStatement()) {
-            statement.execute("create database " + name + " template template0");
+            statement.execute("create database " + name + " template template0 owner isotherm_app");
         } catch (SQLException e) {
             throw new IllegalStateException("The tests' database cannot be reached at " + url, e);
+        }
+        try {
+            filling.fill(name);
+        } catch (Exception e) {
+            throw new IllegalStateException("The tests' database cannot be filled", e);
         }
         context = new SpringApplicationBuilder(IsothermServer.class)
                 .run(
                         "--server.port=0",
                         "--isotherm.demo=" + demo,
                         "--spring.datasource.url=" + url.replaceAll("/[^/]+$", "/" + name),
-                        "--spring.datasource.username=isotherm",
-                        "--spring.datasource.password=" + password);
+                        // As the program runs with its people: as a role that is no superuser.
+                        "--spring.datasource.username=isotherm_app",
+                        "--spring.datasource.password=" + appPassword);
         address = URI.create("http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port"));
     }
 
     /** @return the server, started at the first call */
     public static synchronized RunningServer get() {
         if (instance == null) {
-            instance = new RunningServer(true);
+            instance = new RunningServer(true, database -> {});
             Runtime.getRuntime().addShutdownHook(new Thread(instance.context::close));
         }
         return instance;
@@ -51,7 +67,15 @@ public final class RunningServer extends ApiClient implements AutoCloseable {
 
     /** @return another one with an empty garage, for a test that wants all of it; to be closed */
     public static RunningServer empty() {
-        return new RunningServer(false);
+        return new RunningServer(false, database -> {});
+    }
+
+    /**
+     * @param filling puts something into its database first
+     * @return another one on what is there then; to be closed
+     */
+    public static RunningServer on(Filling filling) {
+        return new RunningServer(false, filling);
     }
 
     @Override

@@ -1,0 +1,145 @@
+package isotherm.server.testing;
+
+import isotherm.server.IsothermServer;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
+
+/** A server process with a database of its own, for tests that kill either of them. */
+public final class OwnServer extends ApiClient implements AutoCloseable {
+    private final Path data;
+    private final int heapMb;
+    private Process process;
+    private String databasePort;
+    private int port;
+
+    /**
+     * Starts both.
+     *
+     * @param data folder of its database, which is not there yet
+     * @param heapMb memory of the server, MB
+     */
+    public OwnServer(Path data, int heapMb) {
+        this.data = data;
+        this.heapMb = heapMb;
+        database("pg_start \"$1\"");
+        this.databasePort = database("pg_port \"$1\"");
+        start();
+    }
+
+    @Override
+    public URI address() {
+        return URI.create("http://127.0.0.1:" + port);
+    }
+
+    /** Starts the server and waits until it is ready. */
+    public void start() {
+        try (ServerSocket free = new ServerSocket(0)) {
+            port = free.getLocalPort();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        try {
+            process = new ProcessBuilder(
+                            Path.of(System.getProperty("java.home"), "bin", "java")
+                                    .toString(),
+                            "-XX:TieredStopAtLevel=1",
+                            "-Xmx" + heapMb + "m",
+                            "-cp",
+                            System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
+                            IsothermServer.class.getName(),
+                            "--server.port=" + port,
+                            "--spring.datasource.url=jdbc:postgresql://127.0.0.1:" + databasePort + "/isotherm",
+                            "--spring.datasource.username=isotherm_app",
+                            "--spring.datasource.password=" + Files.readString(Path.of(data + ".app.secret")))
+                    .redirectErrorStream(true)
+                    .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                    .start();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        until(() -> {
+            if (!process.isAlive()) {
+                throw new AssertionError("The server has to start");
+            }
+            try {
+                return send("GET", "/actuator/health/readiness", null).statusCode() == 200;
+            } catch (UncheckedIOException e) {
+                return false;
+            }
+        });
+    }
+
+    /** Ends the server as the power does it: no last words. */
+    public void kill() {
+        process.destroyForcibly();
+        until(() -> !process.isAlive());
+    }
+
+    /** @return whether the server runs */
+    public boolean isAlive() {
+        return process.isAlive();
+    }
+
+    /** Ends the database at once. */
+    public void stopDatabase() {
+        database("pg_as \"$(pg_bin)/pg_ctl\" -D \"$(pg_dir \"$1\")\" -m immediate -w stop >/dev/null");
+    }
+
+    /** Starts the database where it was. */
+    public void startDatabase() {
+        database("pg_start \"$1\" " + databasePort);
+    }
+
+    /** Runs a command with the launcher's own way of starting and stopping PostgreSQL; answers what it says. */
+    private String database(String command) {
+        try {
+            Path out = Files.createTempFile("isotherm-own-server", ".out");
+            Process bash = new ProcessBuilder(
+                            "bash", "-c", ". ../config/postgres.sh; " + command, "bash", data.toString())
+                    .redirectErrorStream(true)
+                    .redirectOutput(out.toFile())
+                    .start();
+            boolean ended = bash.waitFor(90, TimeUnit.SECONDS);
+            String said = Files.readString(out).strip();
+            Files.delete(out);
+            if (!ended || bash.exitValue() != 0) {
+                throw new AssertionError(command + ": " + said);
+            }
+            return said;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /**
+     * @param there asked until it is so
+     * @throws AssertionError when it is not within a minute
+     */
+    public static void until(BooleanSupplier there) {
+        for (int i = 0; i < 600; i++) {
+            if (there.getAsBoolean()) {
+                return;
+            }
+            try {
+                Thread.sleep(100);
+            } catch (InterruptedException e) {
+                throw new IllegalStateException(e);
+            }
+        }
+        throw new AssertionError("not within a minute");
+    }
+
+    @Override
+    public void close() {
+        process.destroyForcibly();
+        database("pg_stop \"$1\"; rm -rf \"$(pg_dir \"$1\")\" \"$1\" \"$1.secret\" \"$1.app.secret\"");
+    }
+}
