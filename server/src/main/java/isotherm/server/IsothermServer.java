@@ -2,9 +2,12 @@ package isotherm.server;
 
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration;
+import org.springframework.scheduling.annotation.EnableScheduling;
 
 /** The web application: HTTP API, storage and the built interface as static resources. */
-@SpringBootApplication
+@SpringBootApplication(exclude = UserDetailsServiceAutoConfiguration.class)
+@EnableScheduling
 public class IsothermServer {
     /**
      * Starts the server, or runs {@code solve} or the simulated {@code logger} when that is the first argument.

@@ -22,6 +22,12 @@ class DocumentConverter extends AbstractHttpMessageConverter<Record> {
                         || type.getPackage().equals(LoggerDocuments.class.getPackage()));
     }
 
+    /** Only what says that it is JSON is read as JSON; bodies of other kinds and of none are not. */
+    @Override
+    public boolean canRead(Class<?> type, MediaType mediaType) {
+        return supports(type) && MediaType.APPLICATION_JSON.isCompatibleWith(mediaType) && mediaType.isConcrete();
+    }
+
     @Override
     public boolean canWrite(Class<?> type, MediaType mediaType) {
         return false;
