@@ -136,6 +136,9 @@ public enum Channel {
         }
     }
 
+    /** An engine on the overrun is driven by the car, kW. */
+    private static final double MOST_POWER = 1500;
+
     private final List<Unit> units;
     private final List<String> words;
 
@@ -147,6 +150,40 @@ public enum Channel {
     /** @return units in which it may be written; it is kept in the first */
     public List<Unit> units() {
         return units;
+    }
+
+    /**
+     * What a logger wrote, without what no car does: a lost satellite gives a jump of hundreds of kilometres an hour, an open sensor
+     * the end of its scale, a standing car a little less than nothing.
+     *
+     * @param value a reading in the unit in which this channel is kept
+     * @return the reading; NaN when no car shows it
+     */
+    public double cleaned(double value) {
+        return switch (this) {
+            case TIME -> value;
+            case SPEED -> notLessThanNothing(value, 20, 450);
+            case RPM -> notLessThanNothing(value, 200, 20_000);
+            case POWER -> within(value, -MOST_POWER, MOST_POWER);
+            case OIL, OIL_RETURN -> within(value, -40, 180);
+            case COOLANT -> within(value, -40, 150);
+            case INTAKE -> within(value, -40, 250);
+            case AMBIENT -> within(value, -40, 70);
+            case PRESSURE -> notLessThanNothing(value, 1, 30);
+            case LAP -> within(value, 0, 1e6);
+            case LATITUDE -> within(value, -90, 90);
+            case LONGITUDE -> within(value, -180, 180);
+            case ELEVATION -> within(value, -430, 6000);
+        };
+    }
+
+    private static double notLessThanNothing(double value, double noise, double most) {
+        return within(value, -noise, most) < 0 ? 0 : within(value, -noise, most);
+    }
+
+    /** Plus nothing, so that a negative zero becomes a plain one. */
+    private static double within(double value, double least, double most) {
+        return value >= least && value <= most ? value + 0.0 : Double.NaN;
     }
 
     /**

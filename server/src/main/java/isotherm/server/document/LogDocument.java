@@ -2,6 +2,9 @@ package isotherm.server.document;
 
 import isotherm.core.simulate.Car;
 import java.util.List;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * A log that is kept, without its rows.
@@ -28,6 +31,38 @@ public record LogDocument(
         @Quantity(value = "air temperature on the day", min = -40, max = 55, unit = "°C") double ambientC,
         @Quantity(value = "mean height above sea level", min = -430, max = 5000, unit = "m") double altitudeM,
         @Missing("0") @Quantity(value = "what hung on the hook", min = 0, max = 40000, unit = "kg") Double trailerKg) {
+
+    /**
+     * What has to be known of a log to read its rows.
+     *
+     * @param channels what they hold; the first is the time
+     * @param rows number of rows
+     */
+    public record Shape(List<Channel> channels, int rows) {
+        /**
+         * @param text text of a log's document, which may be one that today's rules refuse
+         * @return its shape, as far as that can be read; no channels where it cannot
+         */
+        public static Shape of(String text) {
+            try {
+                JsonNode node = new JsonMapper().readTree(text);
+                List<Channel> channels = node.path("channels")
+                        .valueStream()
+                        .map(c -> Channel.valueOf(c.asString("")))
+                        .toList();
+                boolean timeFirst = !channels.isEmpty() && channels.get(0) == Channel.TIME;
+                return new Shape(
+                        timeFirst ? channels : List.of(), node.path("rows").asInt(0));
+            } catch (JacksonException | IllegalArgumentException e) {
+                return new Shape(List.of(), 0);
+            }
+        }
+    }
+
+    /** @return what has to be known to read its rows */
+    public Shape shape() {
+        return new Shape(channels, rows);
+    }
 
     /**
      * What a person says of a log before it is kept.

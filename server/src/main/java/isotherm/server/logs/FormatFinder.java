@@ -41,7 +41,7 @@ final class FormatFinder {
         for (Delimiter d : Delimiter.values()) {
             Map<Integer, Integer> counts = new java.util.HashMap<>();
             for (String line : lines) {
-                int columns = cells(line, d).size();
+                int columns = Cells.of(line, d.sign()).size();
                 if (columns > 1) {
                     counts.merge(columns, 1, Integer::sum);
                 }
@@ -58,25 +58,6 @@ final class FormatFinder {
         return best;
     }
 
-    static List<String> cells(String line, Delimiter d) {
-        List<String> cells = new ArrayList<>();
-        StringBuilder cell = new StringBuilder();
-        boolean quoted = false;
-        for (int i = 0; i < line.length(); i++) {
-            char c = line.charAt(i);
-            if (c == '"') {
-                quoted = !quoted;
-            } else if (c == d.sign() && !quoted) {
-                cells.add(cell.toString().strip());
-                cell.setLength(0);
-            } else {
-                cell.append(c);
-            }
-        }
-        cells.add(cell.toString().strip());
-        return cells;
-    }
-
     private boolean numeric(String cell) {
         return NUMBER.matcher(cell).matches()
                 || CLOCK.matcher(cell).matches()
@@ -90,7 +71,8 @@ final class FormatFinder {
     }
 
     private LogFormat format() {
-        List<List<String>> rows = lines.stream().map(l -> cells(l, delimiter)).toList();
+        List<List<String>> rows =
+                lines.stream().map(l -> Cells.of(l, delimiter.sign())).toList();
         int width = width(rows);
         int first = 0;
         while (first < rows.size() && !(data(rows.get(first)) && rows.get(first).size() >= Math.min(width, 2))) {

@@ -1,12 +1,12 @@
 package isotherm.server.logs;
 
+import isotherm.core.duty.LogClock;
 import isotherm.server.document.Channel;
 import isotherm.server.document.LogReport;
 import java.io.InputStream;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.OffsetDateTime;
-import java.util.ArrayList;
 import java.util.List;
 import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
@@ -16,22 +16,19 @@ import javax.xml.stream.XMLStreamReader;
 /** Reads the track points of a GPX file; the speed is the way from point to point over its time. */
 final class GpxReader {
     private static final double EARTH_RADIUS = 6_371_008.8;
-    private static final int MOST_SAMPLES = 100;
     /** Faster than any car: the receiver jumped. */
     private static final double FASTEST = 140;
 
     private record Point(double seconds, double latitude, double longitude, double elevation) {}
 
-    private final LogSink sink;
-    private final List<LogReport.SpoiledRow> samples = new ArrayList<>();
+    private static final List<Channel> CHANNELS =
+            List.of(Channel.TIME, Channel.SPEED, Channel.LATITUDE, Channel.LONGITUDE, Channel.ELEVATION);
+
+    private final Intake intake;
     private Point before;
-    private double first = Double.NaN;
-    private long rows;
-    private long spoiled;
-    private long missing;
 
     private GpxReader(LogSink sink) {
-        this.sink = sink;
+        this.intake = new Intake(sink, CHANNELS);
     }
 
     /** Whether a file begins as a GPX file does. */
@@ -39,21 +36,22 @@ final class GpxReader {
         return lines.stream().limit(20).anyMatch(l -> l.contains("<gpx"));
     }
 
-    static LogReport read(InputStream in, long limit, LogSink sink) throws XMLStreamException {
+    static LogReport read(InputStream in, LogReader.Limit limit, LogSink sink) throws XMLStreamException {
         XMLInputFactory factory = XMLInputFactory.newFactory();
         factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
         factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
         return new GpxReader(sink).run(factory.createXMLStreamReader(in), limit);
     }
 
-    private LogReport run(XMLStreamReader xml, long limit) throws XMLStreamException {
-        sink.begin(List.of(Channel.TIME, Channel.SPEED, Channel.LATITUDE, Channel.LONGITUDE, Channel.ELEVATION));
+    private LogReport run(XMLStreamReader xml, LogReader.Limit limit) throws XMLStreamException {
         double latitude = Double.NaN;
         double longitude = Double.NaN;
         double elevation = Double.NaN;
         String time = null;
         boolean inside = false;
-        while (xml.hasNext() && rows < limit) {
+        while (xml.hasNext()
+                && intake.rows() < limit.rows()
+                && xml.getLocation().getLineNumber() <= limit.lines()) {
             int event = xml.next();
             if (event == XMLStreamConstants.START_ELEMENT) {
                 String name = xml.getLocalName();
@@ -74,47 +72,37 @@ final class GpxReader {
                 point(xml.getLocation().getLineNumber(), latitude, longitude, elevation, time);
             }
         }
-        return new LogReport(rows, spoiled, missing, List.copyOf(samples), before == null ? 0 : before.seconds());
+        return intake.report();
     }
 
     private void point(int line, double latitude, double longitude, double elevation, String time) {
         if (!Double.isFinite(latitude) || !Double.isFinite(longitude)) {
-            spoil(line, "it has no position");
+            intake.spoil(line, "it has no position");
             return;
         }
         double seconds = seconds(time);
         if (!Double.isFinite(seconds)) {
-            spoil(line, "it has no time that can be read");
+            intake.spoil(line, "it has no time that can be read");
             return;
         }
-        if (Double.isNaN(first)) {
-            first = seconds;
-        }
-        Point p = new Point(seconds - first, latitude, longitude, elevation);
+        Point p = new Point(seconds, latitude, longitude, elevation);
         double speed = 0;
         if (before != null) {
             double step = p.seconds() - before.seconds();
             if (step <= 0) {
-                spoil(line, "its time is not after that of the point before");
+                intake.spoil(line, "its time is not after that of the point before");
+                // A clock that was set back goes on from here; a single point that is out of order does not count.
+                before = step < -LogClock.LONGEST_PAUSE ? p : before;
                 return;
             }
             speed = metres(before, p) / step;
             if (speed > FASTEST) {
-                spoil(line, "it lies further from the point before than a car can go");
+                intake.spoil(line, "it lies further from the point before than a car can go");
                 return;
             }
         }
-        missing += Double.isFinite(elevation) ? 0 : 1;
         before = p;
-        rows++;
-        sink.row(new double[] {p.seconds(), speed * 3.6, latitude, longitude, elevation});
-    }
-
-    private void spoil(int line, String reason) {
-        spoiled++;
-        if (samples.size() < MOST_SAMPLES) {
-            samples.add(new LogReport.SpoiledRow(line, reason));
-        }
+        intake.row(line, seconds, new double[] {0, speed * 3.6, latitude, longitude, elevation});
     }
 
     /** Great-circle distance by the haversine formula, m. */

@@ -3,17 +3,11 @@ package isotherm.server.logs;
 import isotherm.server.document.Channel;
 import isotherm.server.document.LogFormat;
 import isotherm.server.document.LogReport;
-import java.io.BufferedInputStream;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
-import java.io.Reader;
-import java.nio.ByteBuffer;
-import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
-import java.nio.charset.CodingErrorAction;
-import java.nio.charset.StandardCharsets;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDateTime;
@@ -24,30 +18,24 @@ import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
 import java.util.function.LongConsumer;
-import java.util.zip.GZIPInputStream;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
-import org.apache.commons.csv.CSVRecord;
 
-/** Reads a log from a file of separated values, plain or gzipped, in one pass and without holding it in memory. */
+/** Reads a log from a file of separated values, plain or gzipped, line by line and without holding it in memory. */
 final class LogReader {
-    private static final int MOST_SAMPLES = 100;
     private static final int HEAD_BYTES = 1 << 17;
-    private static final int ROWS_A_TELL = 2000;
-    /** A jump backwards by no more than this is a logger's jitter, not another run, s. */
+    private static final int LINES_A_TELL = 2000;
     private static final double DAY = 86_400;
+    private static final double AN_HOUR = 3600;
 
     private final LogFormat format;
     private final List<Channel> channels = new ArrayList<>();
     private final int[] columns;
-    private final List<LogReport.SpoiledRow> samples = new ArrayList<>();
-    private long rows;
-    private long spoiled;
-    private long missing;
-    private double firstTime = Double.NaN;
-    private double lastTime = Double.NEGATIVE_INFINITY;
+    private final int widest;
+    private final double[] values;
+    private final Intake intake;
+    private double clockBefore = Double.NaN;
+    private double days;
 
-    private LogReader(LogFormat format) {
+    private LogReader(LogFormat format, LogSink sink) {
         this.format = format;
         channels.add(Channel.TIME);
         List<Integer> at = new ArrayList<>();
@@ -60,46 +48,37 @@ final class LogReader {
             }
         }
         this.columns = at.stream().mapToInt(Integer::intValue).toArray();
+        this.widest = at.stream().mapToInt(Integer::intValue).max().orElse(0);
+        this.values = new double[columns.length];
+        this.intake = new Intake(sink, List.copyOf(channels));
     }
 
     /** The first lines of a log as text, and how its bytes are written. */
     record Head(List<String> lines, Charset charset) {}
 
-    /** Unpacks a gzipped stream; leaves any other as it is. */
-    static InputStream unpacked(InputStream in) throws IOException {
-        BufferedInputStream buffered = new BufferedInputStream(in, 1 << 16);
-        buffered.mark(2);
-        int magic = buffered.read() | buffered.read() << 8;
-        buffered.reset();
-        return magic == GZIPInputStream.GZIP_MAGIC ? new GZIPInputStream(buffered, 1 << 16) : buffered;
-    }
+    /**
+     * How much is read at most.
+     *
+     * @param rows rows that are kept
+     * @param lines lines of the file, spoiled ones too
+     */
+    record Limit(long rows, long lines) {}
 
     static Head head(InputStream in) throws IOException {
         byte[] head = in.readNBytes(HEAD_BYTES);
-        Charset charset = StandardCharsets.UTF_8;
-        String text;
-        try {
-            // The last character may be cut in two.
-            int length = head.length;
-            while (length > 0 && length > head.length - 4 && head.length == HEAD_BYTES && head[length - 1] < 0) {
-                length--;
-            }
-            text = StandardCharsets.UTF_8
-                    .newDecoder()
-                    .onMalformedInput(CodingErrorAction.REPORT)
-                    .decode(ByteBuffer.wrap(head, 0, length))
-                    .toString();
-        } catch (CharacterCodingException e) {
-            charset = Charset.forName("windows-1252");
-            text = new String(head, charset);
-        }
-        text = text.startsWith("\uFEFF") ? text.substring(1) : text;
-        List<String> lines =
-                new ArrayList<>(text.lines().limit(2L * FormatFinder.SAMPLE).toList());
+        Charset charset = Encoding.of(head, head.length < HEAD_BYTES);
+        List<String> lines = new ArrayList<>(unmarked(new String(head, charset))
+                .lines()
+                .limit(2L * FormatFinder.SAMPLE)
+                .toList());
         if (head.length == HEAD_BYTES && lines.size() > 1) {
             lines.remove(lines.size() - 1);
         }
         return new Head(lines, charset);
+    }
+
+    private static String unmarked(String text) {
+        return text.startsWith("\uFEFF") ? text.substring(1) : text;
     }
 
     /**
@@ -108,7 +87,7 @@ final class LogReader {
      * @param in the unpacked file
      * @param format how it is written
      * @param charset how its bytes are written
-     * @param limit rows after which to stop
+     * @param limit after which to stop
      * @param sink receives the rows
      * @param progress told the line now and then
      * @param cancelled asked now and then
@@ -119,125 +98,86 @@ final class LogReader {
             InputStream in,
             LogFormat format,
             Charset charset,
-            long limit,
+            Limit limit,
             LogSink sink,
             LongConsumer progress,
             BooleanSupplier cancelled)
             throws IOException {
-        return new LogReader(format).run(in, charset, limit, sink, progress, cancelled);
+        return new LogReader(format, sink).run(in, charset, limit, progress, cancelled);
     }
 
     private LogReport run(
-            InputStream in, Charset charset, long limit, LogSink sink, LongConsumer progress, BooleanSupplier cancelled)
+            InputStream in, Charset charset, Limit limit, LongConsumer progress, BooleanSupplier cancelled)
             throws IOException {
-        sink.begin(List.copyOf(channels));
-        double[] values = new double[channels.size()];
-        CSVFormat csv = CSVFormat.Builder.create()
-                .setDelimiter(format.delimiter().sign())
-                .setQuote('"')
-                .setIgnoreEmptyLines(false)
-                .setTrim(true)
-                .setLenientEof(true)
-                .setTrailingData(true)
-                .get();
-        try (Reader text = new ShortLines(new BufferedReader(new InputStreamReader(in, charset), 1 << 16));
-                CSVParser parser = CSVParser.parse(text, csv)) {
-            var records = parser.iterator();
-            while (rows < limit && records.hasNext()) {
-                CSVRecord record = records.next();
-                long line = parser.getCurrentLineNumber();
-                if (record.getRecordNumber() % ROWS_A_TELL == 0) {
+        char delimiter = format.delimiter().sign();
+        long line = 0;
+        try (BufferedReader text = new BufferedReader(new ShortLines(new InputStreamReader(in, charset)), 1 << 16)) {
+            for (String next = text.readLine(); next != null; next = text.readLine()) {
+                line++;
+                if (intake.rows() >= limit.rows() || line > limit.lines()) {
+                    break;
+                }
+                if (line % LINES_A_TELL == 0) {
                     progress.accept(line);
                     if (cancelled.getAsBoolean()) {
                         throw new CancellationException("The import was cancelled");
                     }
                 }
-                if (record.getRecordNumber() >= format.firstDataLine() && !empty(record)) {
-                    row(record, Math.max(line, record.getRecordNumber()), values, sink);
+                if (line >= format.firstDataLine() && !next.isBlank()) {
+                    row(Cells.of(line == 1 ? unmarked(next) : next, delimiter), line);
                 }
             }
         }
-        return new LogReport(rows, spoiled, missing, List.copyOf(samples), rows > 0 ? lastTime : 0);
+        return intake.report();
     }
 
-    private static boolean empty(CSVRecord record) {
-        return record.size() == 0 || record.size() == 1 && record.get(0).isBlank();
-    }
-
-    private void row(CSVRecord record, long line, double[] values, LogSink sink) {
-        int widest = 0;
-        for (int c : columns) {
-            widest = Math.max(widest, c);
-        }
-        if (record.size() <= widest) {
-            spoil(
+    private void row(List<String> cells, long line) {
+        if (cells.size() <= widest) {
+            intake.spoil(
                     line,
-                    "it has " + record.size() + " columns, " + format.columns().size() + " are expected");
+                    "it has " + cells.size() + " columns, " + format.columns().size() + " are expected");
             return;
         }
-        double time = time(record, line);
-        if (Double.isNaN(time)) {
+        double time = time(cells);
+        if (!Double.isFinite(time)) {
+            intake.spoil(line, "its time \"" + shortened(cells.get(columns[0])) + "\" cannot be read");
             return;
         }
         int there = 0;
-        int gone = 0;
         for (int i = 1; i < values.length; i++) {
-            String cell = record.get(columns[i]);
-            double value = number(cell, format.decimalComma());
+            double value = number(cells.get(columns[i]), format.decimalComma());
             values[i] =
                     Double.isFinite(value) ? format.columns().get(columns[i]).convert(value) : Double.NaN;
             there += Double.isFinite(value) ? 1 : 0;
-            gone += Double.isFinite(value) ? 0 : 1;
         }
         if (there == 0 && values.length > 1) {
-            spoil(line, "none of its values can be read");
+            intake.spoil(line, "none of its values can be read");
             return;
         }
-        missing += gone;
-        values[0] = time;
-        lastTime = time;
-        rows++;
-        sink.row(values);
+        intake.row(line, time, values);
     }
 
-    /** Time from the first row, s; NaN when the row is spoiled. */
-    private double time(CSVRecord record, long line) {
-        double time;
+    /** What the logger's clock showed, s; NaN when that cannot be read. */
+    private double time(List<String> cells) {
         if (format.time() == LogFormat.Time.ROWS) {
             double rate = format.rowsPerSecond() == null ? 10 : format.rowsPerSecond();
-            time = (rows + spoiled) / rate;
-        } else {
-            String cell = record.get(columns[0]);
-            time = switch (format.time()) {
-                case CLOCK -> clock(cell);
-                case ISO -> iso(cell);
-                default -> format.columns().get(columns[0]).convert(number(cell, format.decimalComma()));
-            };
-            if (!Double.isFinite(time)) {
-                spoil(line, "its time \"" + shortened(cell) + "\" cannot be read");
-                return Double.NaN;
-            }
+            return intake.seen() / rate;
         }
-        if (Double.isNaN(firstTime)) {
-            firstTime = time;
-        }
-        double since = time - firstTime;
-        // A clock goes over midnight once.
-        if (format.time() == LogFormat.Time.CLOCK && since < lastTime - DAY / 2) {
-            since += DAY;
-        }
-        if (since <= lastTime && rows > 0) {
-            spoil(line, "its time is not after that of the row before");
-            return Double.NaN;
-        }
-        return since;
+        String cell = cells.get(columns[0]);
+        return switch (format.time()) {
+            case CLOCK -> overMidnight(clock(cell));
+            case ISO -> iso(cell);
+            default -> format.columns().get(columns[0]).convert(number(cell, format.decimalComma()));
+        };
     }
 
-    private void spoil(long line, String reason) {
-        spoiled++;
-        if (samples.size() < MOST_SAMPLES) {
-            samples.add(new LogReport.SpoiledRow(line, reason));
+    /** The clock of a day goes on over midnight. */
+    private double overMidnight(double time) {
+        if (clockBefore > DAY - AN_HOUR && time < AN_HOUR) {
+            days += DAY;
         }
+        clockBefore = time;
+        return time + days;
     }
 
     static String shortened(String cell) {

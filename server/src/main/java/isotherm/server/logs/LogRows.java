@@ -2,7 +2,7 @@ package isotherm.server.logs;
 
 import isotherm.server.document.Channel;
 import isotherm.server.document.InvalidDocument;
-import isotherm.server.document.LogDocument;
+import isotherm.server.document.LogDocument.Shape;
 import isotherm.server.document.Problem;
 import isotherm.server.store.LargeStore;
 import java.io.BufferedReader;
@@ -36,22 +36,25 @@ public class LogRows {
 
     /**
      * @param id a log
-     * @param log what it holds
+     * @param log what its rows hold
      * @param out receives its rows; stays open
      * @throws IOException when it does not take them
      */
-    public void write(UUID id, LogDocument log, OutputStream out) throws IOException {
+    public void write(UUID id, Shape log, OutputStream out) throws IOException {
         Writer text = new OutputStreamWriter(out, StandardCharsets.UTF_8);
         text.write(header(log) + "\n");
         try {
-            large.pieces(id, piece -> rows(piece, log.channels().size(), text));
+            // Nothing is known of the columns of a log whose document cannot be read at all.
+            if (!log.channels().isEmpty()) {
+                large.pieces(id, piece -> rows(piece, log.channels().size(), text));
+            }
         } catch (UncheckedIOException e) {
             throw e.getCause();
         }
         text.flush();
     }
 
-    private static String header(LogDocument log) {
+    private static String header(Shape log) {
         return log.channels().stream().map(Channel::name).collect(Collectors.joining(","));
     }
 
@@ -79,14 +82,14 @@ public class LogRows {
     }
 
     /**
-     * @param log what the log holds
+     * @param log what its rows hold
      * @param in its rows as {@link #write} writes them; stays open
      * @param file name that problems are told with
      * @param pieces takes what is kept of them
      * @throws IOException when they cannot be read
      * @throws InvalidDocument when they are not rows of this log
      */
-    public static void read(LogDocument log, InputStream in, String file, LargeStore.Pieces pieces) throws IOException {
+    public static void read(Shape log, InputStream in, String file, LargeStore.Pieces pieces) throws IOException {
         PieceWriter writer = new PieceWriter(pieces);
         writer.begin(log.channels());
         double[] values = new double[log.channels().size()];

@@ -1,11 +1,9 @@
 package isotherm.server.logs;
 
-import isotherm.core.duty.LapFinder;
-import isotherm.core.duty.Resampling;
+import isotherm.server.document.Attempt;
 import isotherm.server.document.Channel;
 import isotherm.server.document.DocumentReader;
 import isotherm.server.document.DrivenLog;
-import isotherm.server.document.DutyDocument;
 import isotherm.server.document.InvalidDocument;
 import isotherm.server.document.LogDocument;
 import isotherm.server.document.LogDocument.KeepDocument;
@@ -20,16 +18,20 @@ import isotherm.server.store.LargeStore;
 import isotherm.server.store.Stored;
 import java.io.IOException;
 import java.io.InputStream;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.BooleanSupplier;
 import java.util.function.LongConsumer;
 import java.util.stream.IntStream;
 import javax.xml.stream.XMLStreamException;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -42,15 +44,15 @@ public class LogService {
     /** Rows that a log holds at most. */
     public static final int MOST_ROWS = 5_000_000;
 
-    private static final int PREVIEW_ROWS = 2000;
+    private static final LogReader.Limit ALL = new LogReader.Limit(MOST_ROWS, 10L * MOST_ROWS);
+    /** Enough to see how a file is written, however much of it is spoiled. */
+    private static final LogReader.Limit PREVIEW = new LogReader.Limit(2000, 20_000);
+
+    private static final Duration UPLOADS_STAY = Duration.ofDays(1);
+    private static final long SWEEP_MS = 3_600_000;
+
     private static final int SHOWN_ROWS = 12;
     private static final int SHOWN_LINES = 8;
-    /** A duty holds at most this many rows a second: throttle and braking can be told apart at that pace. */
-    private static final double MOST_ROWS_PER_SECOND = 5;
-    /** A duty of a long log holds fewer. */
-    private static final int MOST_DUTY_ROWS = 12_000;
-    /** A temperature that no sensor of a living car reads stands for a row without one, °C. */
-    private static final double DROPPED = -999;
 
     private final LargeStore large;
     private final Garage garage;
@@ -60,6 +62,12 @@ public class LogService {
         this.large = large;
         this.garage = garage;
         this.json = json;
+    }
+
+    /** Files that were looked at and never kept go after a day. */
+    @Scheduled(initialDelay = SWEEP_MS / 60, fixedDelay = SWEEP_MS)
+    public void sweep() {
+        large.forgetUploads(Instant.now().minus(UPLOADS_STAY));
     }
 
     /**
@@ -79,7 +87,7 @@ public class LogService {
             RowKeeper keeper = new RowKeeper(SHOWN_ROWS);
             boolean gpx = GpxReader.looksLike(head.lines());
             LogFormat used = gpx ? null : format != null ? format : FormatFinder.find(head.lines());
-            LogReport report = read(upload, head, used, PREVIEW_ROWS, keeper, done -> {}, () -> false);
+            LogReport report = read(upload, head, used, PREVIEW, keeper, done -> {}, () -> false);
             return new PreviewDocument(
                     used,
                     keeper.channels,
@@ -95,7 +103,7 @@ public class LogService {
     }
 
     private LogReader.Head head(LargeStore.Upload upload) throws IOException {
-        try (InputStream in = LogReader.unpacked(large.open(upload.id()))) {
+        try (InputStream in = Unpacked.of(large.open(upload.id()))) {
             return LogReader.head(in);
         }
     }
@@ -104,12 +112,12 @@ public class LogService {
             LargeStore.Upload upload,
             LogReader.Head head,
             LogFormat format,
-            long limit,
+            LogReader.Limit limit,
             LogSink sink,
             LongConsumer progress,
             BooleanSupplier cancelled)
             throws IOException {
-        try (InputStream in = LogReader.unpacked(large.open(upload.id()))) {
+        try (InputStream in = Unpacked.of(large.open(upload.id()))) {
             return format == null
                     ? GpxReader.read(in, limit, sink)
                     : LogReader.read(in, format, head.charset(), limit, sink, progress, cancelled);
@@ -134,9 +142,9 @@ public class LogService {
             throws IOException {
         LogReader.Head head = head(upload);
         LogReport[] report = new LogReport[1];
-        Stored stored = large.keep(upload.carId(), pieces -> {
+        Stored stored = large.keep(upload.id(), upload.carId(), pieces -> {
             PieceWriter writer = new PieceWriter(pieces);
-            report[0] = read(upload, head, keep.format(), MOST_ROWS, writer, progress, cancelled);
+            report[0] = read(upload, head, keep.format(), ALL, writer, progress, cancelled);
             writer.end();
             if (report[0].rows() < 2) {
                 throw wrong("No two rows of this file can be kept"
@@ -145,20 +153,37 @@ public class LogService {
                                 .map(s -> "; line " + s.line() + ": " + s.reason())
                                 .orElse(""));
             }
-            return json.writeValueAsString(new LogDocument(
-                    keep.name(),
-                    upload.name(),
-                    writer.channels(),
-                    (int) report[0].rows(),
-                    (int) report[0].spoiled(),
-                    report[0].durationSeconds(),
-                    keep.sensor(),
-                    keep.ambientC(),
-                    keep.altitudeM(),
-                    keep.trailerKg()));
+            // Read again before it is kept: what is kept can be read.
+            return Attempt.written(
+                    json,
+                    new LogDocument(
+                            keep.name(),
+                            upload.name(),
+                            writer.channels(),
+                            (int) report[0].rows(),
+                            (int) report[0].spoiled(),
+                            report[0].durationSeconds(),
+                            keep.sensor(),
+                            keep.ambientC(),
+                            keep.altitudeM(),
+                            keep.trailerKg()));
         });
         large.forget(upload.id());
         return new Kept(stored.id(), document(stored), report[0]);
+    }
+
+    /**
+     * @param id identity of an upload that may have been kept already
+     * @return what became of it then
+     */
+    public Optional<Kept> kept(UUID id) {
+        return garage.find(Kind.LOG, id).map(stored -> {
+            LogDocument log = document(stored);
+            return new Kept(
+                    id,
+                    log,
+                    new LogReport(log.rows(), log.spoiledRows(), 0, List.of(), log.durationSeconds(), List.of(), 0));
+        });
     }
 
     /**
@@ -247,84 +272,27 @@ public class LogService {
      */
     public DrivenLog driven(UUID id) {
         LogDocument log = log(id);
-        Map<Channel, double[]> c = columns(id, log, log.channels());
-        if (!c.containsKey(Channel.SPEED)) {
-            throw wrong("This log holds no road speed, without which it cannot be driven again");
+        return Driving.of(log, columns(id, log, log.channels()));
+    }
+
+    /**
+     * @param id a log
+     * @param log what somebody says that it holds
+     * @throws InvalidDocument when its rows hold something else
+     */
+    public void checkRows(UUID id, LogDocument log) {
+        int[] rows = {0};
+        int[] channels = {0};
+        large.pieces(id, piece -> {
+            rows[0] += PieceCodec.rows(piece);
+            channels[0] = PieceCodec.channels(piece);
+        });
+        if (rows[0] != log.rows()) {
+            throw Problem.refused("/rows", String.valueOf(log.rows()), "This log holds " + rows[0] + " rows");
         }
-        double[] time = c.get(Channel.TIME);
-        double seconds = time[time.length - 1] - time[0];
-        double own = Math.max(1, (time.length - 1) / seconds);
-        double pace = Math.min(Math.min(MOST_ROWS_PER_SECOND, own), Math.max(1, MOST_DUTY_ROWS / seconds));
-        double[] cells = Resampling.cells(time, 1 / pace);
-        double[] oil = mean(c, Channel.OIL, cells);
-        double[] coolant = mean(c, Channel.COOLANT, cells);
-        double[] laps = c.containsKey(Channel.LAP)
-                ? LapFinder.byNumber(time, c.get(Channel.LAP))
-                : c.containsKey(Channel.LATITUDE) && c.containsKey(Channel.LONGITUDE)
-                        ? LapFinder.byPosition(
-                                time, c.get(Channel.LATITUDE), c.get(Channel.LONGITUDE), c.get(Channel.SPEED))
-                        : new double[0];
-        DutyDocument duty = new DutyDocument(
-                log.name(),
-                log.ambientC(),
-                log.altitudeM(),
-                null,
-                null,
-                null,
-                null,
-                new DutyDocument.DrivenDocument(
-                        list(cells, 2),
-                        list(Resampling.bridged(mean(c, Channel.SPEED, cells)), 2),
-                        column(c, Channel.RPM, cells, 0),
-                        column(c, Channel.POWER, cells, 2),
-                        column(c, Channel.ELEVATION, cells, 1),
-                        laps.length == 0 ? null : list(laps, 2),
-                        log.trailerKg(),
-                        null,
-                        first(oil, 80),
-                        first(coolant, 85)));
-        List<Problem> problems = new ArrayList<>();
-        duty.check("", problems);
-        if (!problems.isEmpty()) {
-            throw new InvalidDocument(problems);
+        if (channels[0] != log.channels().size()) {
+            throw Problem.refused("/channels", null, "The rows of this log hold " + channels[0] + " channels");
         }
-        return new DrivenLog(
-                duty,
-                readings(oil),
-                readings(mean(c, Channel.OIL_RETURN, cells)),
-                readings(coolant),
-                readings(mean(c, Channel.PRESSURE, cells)));
-    }
-
-    private static double[] mean(Map<Channel, double[]> columns, Channel channel, double[] cells) {
-        double[] values = columns.get(channel);
-        return values == null ? new double[0] : Resampling.means(columns.get(Channel.TIME), values, cells);
-    }
-
-    private static List<Double> column(Map<Channel, double[]> columns, Channel channel, double[] cells, int digits) {
-        double[] mean = mean(columns, channel, cells);
-        return mean.length == 0 || Arrays.stream(mean).noneMatch(Double::isFinite)
-                ? null
-                : list(Resampling.bridged(mean), digits);
-    }
-
-    private static List<Double> list(double[] values, int digits) {
-        double p = Math.pow(10, digits);
-        return Arrays.stream(values).mapToObj(v -> Math.round(v * p) / p).toList();
-    }
-
-    private static List<Double> readings(double[] values) {
-        return values.length == 0
-                ? null
-                : Arrays.stream(values)
-                        .mapToObj(v -> Double.isFinite(v) ? Math.round(v * 100) / 100.0 : DROPPED)
-                        .toList();
-    }
-
-    private static double first(double[] values, double otherwise) {
-        double first =
-                Arrays.stream(values).filter(Double::isFinite).findFirst().orElse(otherwise);
-        return Math.round(first * 10) / 10.0;
     }
 
     private static InvalidDocument wrong(String message) {

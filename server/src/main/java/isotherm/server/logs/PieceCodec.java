@@ -27,6 +27,11 @@ final class PieceCodec {
         return ByteBuffer.wrap(piece).getInt();
     }
 
+    static int channels(byte[] piece) {
+        int rows = rows(piece);
+        return rows == 0 ? 0 : 1 + (piece.length - 4 - rows * 8) / (rows * 4);
+    }
+
     /** One channel of a piece; 0 is the time. */
     static double[] column(byte[] piece, int channel) {
         ByteBuffer bytes = ByteBuffer.wrap(piece);

@@ -42,18 +42,19 @@ class LogReaderTest {
         }
     }
 
+    private static final LogReader.Limit ALL = new LogReader.Limit(Long.MAX_VALUE, Long.MAX_VALUE);
+
     private record Read(LogFormat format, LogReport report, Rows rows) {}
 
     private static Read read(byte[] bytes, LogFormat given) throws IOException {
         LogReader.Head head;
-        try (InputStream in = LogReader.unpacked(new ByteArrayInputStream(bytes))) {
+        try (InputStream in = Unpacked.of(new ByteArrayInputStream(bytes))) {
             head = LogReader.head(in);
         }
         LogFormat format = given == null ? FormatFinder.find(head.lines()) : given;
         Rows rows = new Rows();
-        try (InputStream in = LogReader.unpacked(new ByteArrayInputStream(bytes))) {
-            LogReport report =
-                    LogReader.read(in, format, head.charset(), Long.MAX_VALUE, rows, done -> {}, () -> false);
+        try (InputStream in = Unpacked.of(new ByteArrayInputStream(bytes))) {
+            LogReport report = LogReader.read(in, format, head.charset(), ALL, rows, done -> {}, () -> false);
             return new Read(format, report, rows);
         }
     }
@@ -230,7 +231,7 @@ class LogReaderTest {
                         new ByteArrayInputStream(bytes),
                         format,
                         StandardCharsets.UTF_8,
-                        Long.MAX_VALUE,
+                        ALL,
                         new Rows(),
                         done -> {},
                         () -> true));
@@ -251,8 +252,8 @@ class LogReaderTest {
         gpx.append("<trkpt lat=\"70\" lon=\"8.0\"><time>2026-05-01T10:00:21Z</time></trkpt>");
         gpx.append("<trkpt lat=\"50.0\" lon=\"8.0\"></trkpt></trkseg></trk></gpx>");
         Rows rows = new Rows();
-        LogReport report = GpxReader.read(
-                new ByteArrayInputStream(gpx.toString().getBytes(StandardCharsets.UTF_8)), Long.MAX_VALUE, rows);
+        LogReport report =
+                GpxReader.read(new ByteArrayInputStream(gpx.toString().getBytes(StandardCharsets.UTF_8)), ALL, rows);
         assertThat(report.rows()).isEqualTo(5);
         assertThat(report.spoiled()).isEqualTo(2);
         assertThat(rows.at(3, Channel.SPEED)).isCloseTo(111.195 / 4 * 3.6, within(0.1));
@@ -265,7 +266,7 @@ class LogReaderTest {
                 + "<gpx><trk><trkseg><trkpt lat=\"1\" lon=\"2\"><time>&x;</time></trkpt></trkseg></trk></gpx>";
         assertThatExceptionOfType(javax.xml.stream.XMLStreamException.class)
                 .isThrownBy(() -> GpxReader.read(
-                        new ByteArrayInputStream(evil.getBytes(StandardCharsets.UTF_8)), 10, new Rows()));
+                        new ByteArrayInputStream(evil.getBytes(StandardCharsets.UTF_8)), ALL, new Rows()));
     }
 
     @Test

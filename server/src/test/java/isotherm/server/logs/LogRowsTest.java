@@ -36,7 +36,10 @@ class LogRowsTest {
     private static List<byte[]> read(int rows, String text) throws IOException {
         List<byte[]> pieces = new ArrayList<>();
         LogRows.read(
-                log(rows), new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8)), "rows.csv", pieces::add);
+                log(rows).shape(),
+                new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8)),
+                "rows.csv",
+                pieces::add);
         return pieces;
     }
 
