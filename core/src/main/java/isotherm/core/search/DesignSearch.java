@@ -36,6 +36,9 @@ public final class DesignSearch {
     private static final double WARM_UP_SECONDS = 1800;
     private static final double WARM_ENOUGH_K = Units.kelvin(65);
 
+    /** Designs that one search runs at most: about a minute's work on two processors. */
+    public static final int MOST_TRIALS = 30_000;
+
     private DesignSearch() {}
 
     /**
@@ -127,8 +130,12 @@ public final class DesignSearch {
      * @param cancelled asked before each design
      * @return the designs that hold the target
      * @throws CancellationException when it was cancelled
+     * @throws IllegalArgumentException when there are more than {@link #MOST_TRIALS} designs to run
      */
     public static Result search(Car car, Duty duty, Bounds bounds, IntConsumer progress, BooleanSupplier cancelled) {
+        if (count(bounds) > MOST_TRIALS) {
+            throw new IllegalArgumentException(count(bounds) + " designs to run, more than " + MOST_TRIALS);
+        }
         List<Trial> trials = trials(bounds);
         Evaluation evaluation = new Evaluation(car, duty);
         AtomicInteger done = new AtomicInteger();
@@ -165,8 +172,15 @@ public final class DesignSearch {
      * @param bounds what may be chosen
      * @return number of designs that a search will run
      */
-    public static int count(Bounds bounds) {
-        return trials(bounds).size();
+    public static long count(Bounds bounds) {
+        long fitting = bounds.cores().stream()
+                .filter(part -> part.fits(bounds.largestWidth(), bounds.largestHeight()))
+                .count();
+        return fitting
+                * bounds.places().size()
+                * bounds.sealings().size()
+                * bounds.thermostats().size()
+                * bounds.bores().size();
     }
 
     private static List<Trial> trials(Bounds b) {

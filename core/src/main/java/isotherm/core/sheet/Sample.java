@@ -1,5 +1,6 @@
 package isotherm.core.sheet;
 
+import java.util.EnumMap;
 import java.util.Map;
 import java.util.OptionalDouble;
 
@@ -22,5 +23,16 @@ public record Sample(double time, Map<Channel, Double> values) {
     public OptionalDouble get(Channel channel) {
         Double value = values.get(channel);
         return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
+    }
+
+    /** @return the same without readings that no sensor of its channel can give */
+    public Sample plausible() {
+        Map<Channel, Double> kept = new EnumMap<>(Channel.class);
+        values.forEach((channel, value) -> {
+            if (channel.isPlausible(value)) {
+                kept.put(channel, value);
+            }
+        });
+        return new Sample(time, kept);
     }
 }

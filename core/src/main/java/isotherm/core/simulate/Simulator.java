@@ -5,11 +5,15 @@ import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
 import isotherm.core.duty.Weather;
 import java.util.Optional;
+import java.util.concurrent.CancellationException;
 
 /** Runs a car with a design through a duty. */
 public final class Simulator {
     /** Longest step over the fastest time constant; the method is stable to 2 and accurate well below. */
     private static final double STEP_LIMIT = 1.2;
+
+    /** Cells, less one, between two looks at whether the session is still wanted; a power of two. */
+    private static final int ASK_EVERY = 255;
 
     private Simulator() {}
 
@@ -37,6 +41,7 @@ public final class Simulator {
      * @param startOilK oil temperature at the start, K
      * @param startCoolantK coolant temperature at the start, K
      * @return the session
+     * @throws CancellationException when this thread is interrupted: nobody wants the session any more
      */
     public static Session run(
             Car car, DemandTrace demand, Weather weather, Design design, double startOilK, double startCoolantK) {
@@ -57,6 +62,9 @@ public final class Simulator {
         double h = demand.cell() / substeps;
         boolean running = fan.isPresent() && startOilK >= fan.get().onK();
         for (int cell = 0; cell < n; cell++) {
+            if ((cell & ASK_EVERY) == 0 && Thread.currentThread().isInterrupted()) {
+                throw new CancellationException("The session was interrupted");
+            }
             for (int s = 0; s < substeps; s++) {
                 stepper.step(cell, running, y, h);
             }

@@ -3,6 +3,7 @@ package isotherm.server.api;
 import isotherm.server.catalogue.CoreCatalogue;
 import isotherm.server.document.QuestionSolver;
 import isotherm.server.document.Questions;
+import isotherm.server.jobs.Desk;
 import isotherm.server.jobs.Jobs;
 import java.util.UUID;
 import org.springframework.http.ResponseEntity;
@@ -27,11 +28,13 @@ class JobController {
     }
 
     @PostMapping("/search")
-    ResponseEntity<Jobs.JobView> search(@RequestBody Questions.SearchQuestion question) {
+    ResponseEntity<Jobs.JobView> search(@RequestBody Questions.SearchQuestion question, Desk.Asker asker) {
         var parts = catalogue.parts();
         return ResponseEntity.accepted()
                 .body(jobs.start(
+                        asker.who(),
                         QuestionSolver.trials(question, parts),
+                        Jobs.Wanted.WHILE_WATCHED,
                         (progress, cancelled) -> QuestionSolver.search(question, parts, progress::accept, cancelled)));
     }
 

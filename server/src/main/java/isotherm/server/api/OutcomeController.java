@@ -3,6 +3,7 @@ package isotherm.server.api;
 import isotherm.server.document.CaseDocument;
 import isotherm.server.document.OutcomeDocument;
 import isotherm.server.document.Solver;
+import isotherm.server.jobs.Desk;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -12,18 +13,24 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api")
 class OutcomeController {
+    private final Desk desk;
+
+    OutcomeController(Desk desk) {
+        this.desk = desk;
+    }
+
     @PostMapping("/outcome")
-    OutcomeDocument outcome(@RequestBody CaseDocument asked) {
-        return Solver.solve(asked);
+    OutcomeDocument outcome(@RequestBody CaseDocument asked, Desk.Asker asker) {
+        return desk.ask(asker, dropped -> Solver.solve(asked));
     }
 
     @PostMapping("/quick")
-    OutcomeDocument.Quick quick(@RequestBody CaseDocument asked) {
-        return Solver.quick(asked);
+    OutcomeDocument.Quick quick(@RequestBody CaseDocument asked, Desk.Asker asker) {
+        return desk.ask(asker, dropped -> Solver.quick(asked));
     }
 
     @PostMapping("/interval")
-    OutcomeDocument.Interval interval(@RequestBody CaseDocument asked) {
-        return Solver.interval(asked);
+    OutcomeDocument.Interval interval(@RequestBody CaseDocument asked, Desk.Asker asker) {
+        return desk.ask(asker, dropped -> Solver.interval(asked));
     }
 }

@@ -7,6 +7,7 @@ import isotherm.server.document.Plumbed;
 import isotherm.server.document.PlumbingPartDocuments;
 import isotherm.server.document.PlumbingSolver;
 import isotherm.server.files.PlumbingFiles;
+import isotherm.server.jobs.Desk;
 import java.nio.charset.StandardCharsets;
 import java.util.UUID;
 import org.springframework.http.ContentDisposition;
@@ -31,43 +32,43 @@ class PlumbingController {
 
     private final PlumbingCatalogue catalogue;
     private final CoreCatalogue cores;
-    private final Askers askers;
+    private final Desk desk;
 
-    PlumbingController(PlumbingCatalogue catalogue, CoreCatalogue cores, Askers askers) {
+    PlumbingController(PlumbingCatalogue catalogue, CoreCatalogue cores, Desk desk) {
         this.catalogue = catalogue;
         this.cores = cores;
-        this.askers = askers;
+        this.desk = desk;
     }
 
     @PostMapping("/plumb")
-    Plumbed plumb(
-            @RequestBody Plumbed.PlumbQuestion question,
-            @RequestHeader(name = Askers.HEADER, defaultValue = "") String asker) {
-        return askers.ask(asker, left -> PlumbingSolver.plumb(question, catalogue.parts(), cores.parts(), left));
-    }
-
-    private Plumbed plumb(Plumbed.PlumbQuestion question) {
-        return plumb(question, "");
+    Plumbed plumb(@RequestBody Plumbed.PlumbQuestion question, Desk.Asker asker) {
+        var parts = catalogue.parts();
+        var all = cores.parts();
+        return desk.ask(asker, dropped -> PlumbingSolver.plumb(question, parts, all, dropped));
     }
 
     @PostMapping("/plumb/bill.csv")
-    ResponseEntity<byte[]> billCsv(@RequestBody Plumbed.PlumbQuestion question) {
+    ResponseEntity<byte[]> billCsv(@RequestBody Plumbed.PlumbQuestion question, Desk.Asker asker) {
         return file(
-                PlumbingFiles.billCsv(plumb(question)).getBytes(StandardCharsets.UTF_8), CSV, "bill-of-materials.csv");
+                PlumbingFiles.billCsv(plumb(question, asker)).getBytes(StandardCharsets.UTF_8),
+                CSV,
+                "bill-of-materials.csv");
     }
 
     @PostMapping("/plumb/bill.pdf")
-    ResponseEntity<byte[]> billPdf(@RequestBody Plumbed.PlumbQuestion question) {
+    ResponseEntity<byte[]> billPdf(@RequestBody Plumbed.PlumbQuestion question, Desk.Asker asker) {
         return file(
-                PlumbingFiles.billPdf(title(question), plumb(question)),
+                PlumbingFiles.billPdf(title(question), plumb(question, asker)),
                 MediaType.APPLICATION_PDF,
                 "bill-of-materials.pdf");
     }
 
     @PostMapping("/plumb/cut-list.pdf")
-    ResponseEntity<byte[]> cutList(@RequestBody Plumbed.PlumbQuestion question) {
+    ResponseEntity<byte[]> cutList(@RequestBody Plumbed.PlumbQuestion question, Desk.Asker asker) {
         return file(
-                PlumbingFiles.cutListPdf(title(question), plumb(question)), MediaType.APPLICATION_PDF, "cut-list.pdf");
+                PlumbingFiles.cutListPdf(title(question), plumb(question, asker)),
+                MediaType.APPLICATION_PDF,
+                "cut-list.pdf");
     }
 
     @GetMapping("/catalogue/plumbing")
@@ -76,27 +77,35 @@ class PlumbingController {
     }
 
     @PostMapping("/catalogue/plumbing/takeoffs")
-    ResponseEntity<Void> putTakeoff(@RequestBody PlumbingPartDocuments.TakeoffDocument part) {
-        return put(part);
+    ResponseEntity<Void> putTakeoff(
+            @RequestBody PlumbingPartDocuments.TakeoffDocument part,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String ifMatch) {
+        return put(part, ifMatch);
     }
 
     @PostMapping("/catalogue/plumbing/adaptors")
-    ResponseEntity<Void> putAdaptor(@RequestBody PlumbingPartDocuments.AdaptorDocument part) {
-        return put(part);
+    ResponseEntity<Void> putAdaptor(
+            @RequestBody PlumbingPartDocuments.AdaptorDocument part,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String ifMatch) {
+        return put(part, ifMatch);
     }
 
     @PostMapping("/catalogue/plumbing/hoses")
-    ResponseEntity<Void> putHose(@RequestBody PlumbingPartDocuments.HosePartDocument part) {
-        return put(part);
+    ResponseEntity<Void> putHose(
+            @RequestBody PlumbingPartDocuments.HosePartDocument part,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String ifMatch) {
+        return put(part, ifMatch);
     }
 
     @PostMapping("/catalogue/plumbing/ends")
-    ResponseEntity<Void> putEnd(@RequestBody PlumbingPartDocuments.HoseEndDocument part) {
-        return put(part);
+    ResponseEntity<Void> putEnd(
+            @RequestBody PlumbingPartDocuments.HoseEndDocument part,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String ifMatch) {
+        return put(part, ifMatch);
     }
 
-    private ResponseEntity<Void> put(PlumbingPartDocuments.Part part) {
-        catalogue.put(part);
+    private ResponseEntity<Void> put(PlumbingPartDocuments.Part part, String ifMatch) {
+        catalogue.put(part, ifMatch == null ? null : (Integer) Etags.version(ifMatch));
         return ResponseEntity.noContent().build();
     }
 

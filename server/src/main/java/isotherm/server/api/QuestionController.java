@@ -4,6 +4,7 @@ import isotherm.server.catalogue.CoreCatalogue;
 import isotherm.server.document.CaseDocument;
 import isotherm.server.document.QuestionSolver;
 import isotherm.server.document.Questions;
+import isotherm.server.jobs.Desk;
 import java.util.List;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -15,58 +16,63 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class QuestionController {
     private final CoreCatalogue catalogue;
+    private final Desk desk;
 
-    QuestionController(CoreCatalogue catalogue) {
+    QuestionController(CoreCatalogue catalogue, Desk desk) {
         this.catalogue = catalogue;
+        this.desk = desk;
     }
 
     @PostMapping("/rating")
-    Questions.RatingAnswer rating(@RequestBody Questions.RatingQuestion question) {
-        return QuestionSolver.rate(question);
+    Questions.RatingAnswer rating(@RequestBody Questions.RatingQuestion question, Desk.Asker asker) {
+        return desk.ask(asker, dropped -> QuestionSolver.rate(question));
     }
 
     @PostMapping("/air")
-    List<Questions.AirAnswer> air(@RequestBody Questions.AirQuestion question) {
-        return QuestionSolver.air(question);
+    List<Questions.AirAnswer> air(@RequestBody Questions.AirQuestion question, Desk.Asker asker) {
+        return desk.ask(asker, dropped -> QuestionSolver.air(question));
     }
 
     @PostMapping("/places")
-    List<Questions.PlaceAnswer> places(@RequestBody CaseDocument asked) {
-        return QuestionSolver.places(asked);
+    List<Questions.PlaceAnswer> places(@RequestBody CaseDocument asked, Desk.Asker asker) {
+        return desk.ask(asker, dropped -> QuestionSolver.places(asked));
     }
 
     @PostMapping("/circuit")
-    Questions.CircuitAnswer circuit(@RequestBody Questions.CircuitQuestion question) {
-        return QuestionSolver.circuit(question);
+    Questions.CircuitAnswer circuit(@RequestBody Questions.CircuitQuestion question, Desk.Asker asker) {
+        return desk.ask(asker, dropped -> QuestionSolver.circuit(question));
     }
 
     @PostMapping("/map")
-    Questions.MapAnswer map(@RequestBody Questions.MapQuestion question) {
-        return QuestionSolver.map(question, () -> false);
+    Questions.MapAnswer map(@RequestBody Questions.MapQuestion question, Desk.Asker asker) {
+        return desk.ask(asker, dropped -> QuestionSolver.map(question, dropped));
     }
 
     @PostMapping("/fit")
-    Questions.FitAnswer fit(@RequestBody Questions.FitQuestion question) {
-        return QuestionSolver.fit(question);
+    Questions.FitAnswer fit(@RequestBody Questions.FitQuestion question, Desk.Asker asker) {
+        return desk.ask(asker, dropped -> QuestionSolver.fit(question));
     }
 
     @PostMapping("/compare")
-    Questions.CompareAnswer compare(@RequestBody Questions.CompareQuestion question) {
-        return QuestionSolver.compare(question);
+    Questions.CompareAnswer compare(@RequestBody Questions.CompareQuestion question, Desk.Asker asker) {
+        return desk.ask(asker, dropped -> QuestionSolver.compare(question));
     }
 
     @PostMapping("/search")
-    Questions.SearchAnswer search(@RequestBody Questions.SearchQuestion question) {
-        return QuestionSolver.search(question, catalogue.parts(), done -> {}, () -> false);
+    Questions.SearchAnswer search(@RequestBody Questions.SearchQuestion question, Desk.Asker asker) {
+        var parts = catalogue.parts();
+        QuestionSolver.checkWaitedFor(question, parts);
+        return desk.ask(asker, dropped -> QuestionSolver.search(question, parts, done -> {}, dropped));
     }
 
     @PostMapping("/placement")
-    Questions.PlacementAnswer placement(@RequestBody Questions.PlacementQuestion question) {
-        return QuestionSolver.placement(question);
+    Questions.PlacementAnswer placement(@RequestBody Questions.PlacementQuestion question, Desk.Asker asker) {
+        return desk.ask(asker, dropped -> QuestionSolver.placement(question));
     }
 
     @PostMapping("/schools")
-    Questions.SchoolsAnswer schools(@RequestBody Questions.SchoolsQuestion question) {
-        return QuestionSolver.schools(question, catalogue.parts());
+    Questions.SchoolsAnswer schools(@RequestBody Questions.SchoolsQuestion question, Desk.Asker asker) {
+        var parts = catalogue.parts();
+        return desk.ask(asker, dropped -> QuestionSolver.schools(question, parts));
     }
 }

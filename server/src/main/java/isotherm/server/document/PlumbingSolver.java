@@ -43,6 +43,8 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
 public final class PlumbingSolver {
     /** Distance of the points of a centre line that is drawn, m. */
     private static final double DRAWN = 10e-3;
+    /** The search asks whether it is still wanted every thousand steps: some seconds of work. */
+    private static final int MOST_ASKED = 700;
     /** The sizes that are held side by side. */
     private static final List<String> SIZES = List.of("-8", "-10", "-12");
 
@@ -57,7 +59,29 @@ public final class PlumbingSolver {
             Plumbing.Choice choice,
             Parts parts,
             BooleanSupplier left) {
+        /** Looks for the routes; refuses what takes more steps than somebody would wait for. */
         Plumbing plan(Plumbing.Choice with, boolean explain) {
+            int[] asked = {0};
+            BooleanSupplier bounded = () -> {
+                synchronized (asked) {
+                    return ++asked[0] > MOST_ASKED || left.getAsBoolean();
+                }
+            };
+            try {
+                return searched(with, explain, bounded);
+            } catch (CancellationException e) {
+                if (asked[0] > MOST_ASKED && !left.getAsBoolean()) {
+                    throw Problem.refused(
+                            "/car/bay/boxes",
+                            null,
+                            "No routes were found within the bounds of the search. Give a way-point for each hose, or leave out"
+                                    + " boxes that are far from both");
+                }
+                throw e;
+            }
+        }
+
+        private Plumbing searched(Plumbing.Choice with, boolean explain, BooleanSupplier bounded) {
             return Plumbing.plan(
                     question.car().bay().stand().toCore(),
                     bay,
@@ -67,7 +91,7 @@ public final class PlumbingSolver {
                     with,
                     parts,
                     explain,
-                    left);
+                    bounded);
         }
     }
 

@@ -154,6 +154,12 @@ public final class QuestionSolver {
      * @return the map
      */
     public static Questions.MapAnswer map(Questions.MapQuestion q, BooleanSupplier cancelled) {
+        Effort.check(
+                "/x/count",
+                (long) q.x().count() * q.y().count(),
+                q.car().toCore(),
+                q.duty().toCore(),
+                Effort.WAITED_FOR);
         DesignMap.Result m = DesignMap.of(
                 q.car().toCore(), q.duty().toCore(), q.design().toCore(), q.x().toCore(), q.y().toCore(), cancelled);
         return new Questions.MapAnswer(
@@ -326,6 +332,7 @@ public final class QuestionSolver {
      */
     public static Questions.SearchAnswer search(
             Questions.SearchQuestion q, List<CorePart> catalogue, IntConsumer progress, BooleanSupplier cancelled) {
+        trials(q, catalogue);
         DesignSearch.Result r =
                 DesignSearch.search(q.car().toCore(), q.duty().toCore(), bounds(q, catalogue), progress, cancelled);
         return new Questions.SearchAnswer(
@@ -337,12 +344,36 @@ public final class QuestionSolver {
     }
 
     /**
+     * Refuses a search that is too long for somebody to wait for its answer.
+     *
+     * @param q bounds of a search
+     * @param catalogue cores to choose from
+     * @throws InvalidDocument when it is; as long work it may still be taken
+     */
+    public static void checkWaitedFor(Questions.SearchQuestion q, List<CorePart> catalogue) {
+        Effort.check("/places", trials(q, catalogue), q.car().toCore(), q.duty().toCore(), Effort.WAITED_FOR / 4);
+    }
+
+    /**
      * @param q bounds of a search
      * @param catalogue cores to choose from
      * @return number of designs that it will run
+     * @throws InvalidDocument when it would run too many
      */
-    public static int trials(Questions.SearchQuestion q, List<CorePart> catalogue) {
-        return DesignSearch.count(bounds(q, catalogue));
+    public static long trials(Questions.SearchQuestion q, List<CorePart> catalogue) {
+        long trials = DesignSearch.count(bounds(q, catalogue));
+        if (trials > DesignSearch.MOST_TRIALS) {
+            throw new InvalidDocument(List.of(new Problem(
+                    "/places",
+                    String.valueOf(trials),
+                    "This search would run " + trials + " designs; at most " + DesignSearch.MOST_TRIALS
+                            + " are taken. Give fewer places, sealings, thermostats or bores, or less room.",
+                    null,
+                    (double) DesignSearch.MOST_TRIALS,
+                    "")));
+        }
+        Effort.check("/places", trials, q.car().toCore(), q.duty().toCore(), Effort.LONG_WORK);
+        return trials;
     }
 
     private static DesignSearch.Bounds bounds(Questions.SearchQuestion q, List<CorePart> catalogue) {

@@ -147,6 +147,8 @@ public final class Solver {
         if (asked.samples() == null || asked.samples() == 0) {
             return null;
         }
+        Effort.check(
+                "/samples", asked.samples(), asked.car().toCore(), asked.duty().toCore(), Effort.WAITED_FOR / 3);
         Prediction p = Prediction.of(
                 asked.car().toCore(),
                 asked.duty().toCore(),

@@ -32,7 +32,7 @@ class JobsTest {
 
     @Test
     void anAnswerIsThereWhenTheWorkIsDone() throws InterruptedException {
-        Jobs.JobView done = ended(jobs.start(3, (progress, cancelled) -> {
+        Jobs.JobView done = ended(jobs.start("me", 3, Jobs.Wanted.ALWAYS, (progress, cancelled) -> {
             progress.accept(3);
             return "answer";
         }));
@@ -44,12 +44,12 @@ class JobsTest {
 
     @Test
     void whatCannotBeDoneSaysWhy() throws InterruptedException {
-        Jobs.JobView failed = ended(jobs.start(0, (progress, cancelled) -> {
+        Jobs.JobView failed = ended(jobs.start("me", 0, Jobs.Wanted.ALWAYS, (progress, cancelled) -> {
             throw new InvalidDocument(List.of(Problem.of("/rows", "0", "Too few rows")));
         }));
         assertThat(failed.state()).isEqualTo(Jobs.State.FAILED);
         assertThat(failed.problems()).extracting(Problem::path).containsExactly("/rows");
-        Jobs.JobView broken = ended(jobs.start(0, (progress, cancelled) -> {
+        Jobs.JobView broken = ended(jobs.start("me", 0, Jobs.Wanted.ALWAYS, (progress, cancelled) -> {
             throw new IllegalStateException("No room left");
         }));
         assertThat(broken.state()).isEqualTo(Jobs.State.FAILED);
@@ -59,7 +59,7 @@ class JobsTest {
     @Test
     void workCanBeStoppedWhileItRunsAndBeforeItBegins() throws InterruptedException {
         CountDownLatch running = new CountDownLatch(1);
-        Jobs.JobView first = jobs.start(0, (progress, cancelled) -> {
+        Jobs.JobView first = jobs.start("me", 0, Jobs.Wanted.ALWAYS, (progress, cancelled) -> {
             running.countDown();
             while (!cancelled.getAsBoolean()) {
                 Thread.sleep(5);
@@ -67,7 +67,7 @@ class JobsTest {
             throw new CancellationException();
         });
         running.await();
-        Jobs.JobView second = jobs.start(0, (progress, cancelled) -> "never");
+        Jobs.JobView second = jobs.start("me", 0, Jobs.Wanted.ALWAYS, (progress, cancelled) -> "never");
         assertThat(jobs.find(second.id()).orElseThrow().state()).isEqualTo(Jobs.State.WAITING);
         jobs.cancel(second.id());
         jobs.cancel(first.id());
@@ -79,7 +79,7 @@ class JobsTest {
     @Test
     void aCancellationInsideAnotherExceptionIsStillOne() throws InterruptedException {
         CountDownLatch running = new CountDownLatch(1);
-        Jobs.JobView job = jobs.start(0, (progress, cancelled) -> {
+        Jobs.JobView job = jobs.start("me", 0, Jobs.Wanted.ALWAYS, (progress, cancelled) -> {
             running.countDown();
             while (!cancelled.getAsBoolean()) {
                 Thread.sleep(5);
