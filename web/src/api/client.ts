@@ -47,9 +47,47 @@ export async function call<T>(method: string, path: string, body?: unknown, init
   return (response.status === 204 ? undefined : await response.json()) as T;
 }
 
-/** Sends a file as it is. */
+/** A random UUID; the browser's own is only there over HTTPS and on loopback, and a tablet at the car may have neither. */
+export function newId(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  bytes[6] = ((bytes[6] ?? 0) & 0x0f) | 0x40;
+  bytes[8] = ((bytes[8] ?? 0) & 0x3f) | 0x80;
+  const hex = [...bytes].map((b) => b.toString(16).padStart(2, '0')).join('');
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-${hex.slice(12, 16)}-${hex.slice(16, 20)}-${hex.slice(20)}`;
+}
+
+const TRIES = 3;
+const PAUSE_MS = 700;
+
+/** Whether a request may simply be sent again: nothing was answered, or the server asks for a little patience. */
+export function isPassing(e: unknown): boolean {
+  return !(e instanceof ApiError) || e.status >= 500 || e.status === 429;
+}
+
+/**
+ * Creates something, once: it is named here, so that it can be sent again when no answer came.
+ */
+export async function create<T>(path: string, body?: unknown): Promise<T> {
+  const headers = { 'Idempotency-Key': newId() };
+  for (let tries = 1; ; tries++) {
+    try {
+      return await call<T>('POST', path, body, { headers });
+    } catch (e) {
+      if (tries === TRIES || !isPassing(e)) {
+        throw e;
+      }
+      await new Promise((resolve) => setTimeout(resolve, PAUSE_MS * tries));
+    }
+  }
+}
+
+/** Sends a file as it is; what it creates is named here, so that it is created once. */
 export async function send<T>(path: string, body: Blob | string, type: string): Promise<T> {
-  const response = await fetch(`/api${path}`, { method: 'POST', headers: { 'content-type': type }, body });
+  const response = await fetch(`/api${path}`, {
+    method: 'POST',
+    headers: { 'content-type': type, 'Idempotency-Key': newId() },
+    body,
+  });
   const answer = (await response.json().catch(() => ({}))) as Record<string, unknown>;
   if (!response.ok) {
     const problems = (answer['problems'] as Problem[] | undefined) ?? [];
@@ -61,6 +99,11 @@ export async function send<T>(path: string, body: Blob | string, type: string): 
     );
   }
   return answer as T;
+}
+
+/** What a change is based on; nothing for what is new. */
+export function basedOn(version: number | undefined): RequestInit {
+  return version === undefined ? {} : { headers: { 'If-Match': `"${version}"` } };
 }
 
 export type JobView = Schemas['JobView'];

@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { ApiError, send, type CarView, type Schemas } from '../api/client';
+import { BrokenList } from './Broken';
 import { FileChoice } from '../kit/FileChoice';
 import { Button, FileLink, Heading, Muted, Row, Sheet } from '../kit/kit';
 
@@ -57,6 +58,7 @@ export function FilesSheet(props: {
         {problem && <p role="alert">▲ {problem}</p>}
       </section>
       <GarageFiles />
+      <BrokenList />
       <Row>
         <Button onPress={props.onClose}>Done</Button>
       </Row>

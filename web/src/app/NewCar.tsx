@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { call, type CarView, type Schemas } from '../api/client';
+import { call, create, type CarView, type Schemas } from '../api/client';
 import { Button, Heading, Muted, Pick, Row, Sheet, TextEntry } from '../kit/kit';
 import { FigureTable } from '../kit/layout';
 import { GarageFiles } from './FilesSheet';
@@ -35,14 +35,14 @@ export function NewCar({ empty, onClose }: { empty?: boolean; onClose?: () => vo
   }
   const make = async () => {
     try {
-      const car = await call<CarView>('POST', '/cars/from-class', {
+      const car = await create<CarView>('/cars/from-class', {
         classId: chosen,
         name: name.trim() || from.car.name,
       });
       await client.cancelQueries({ queryKey: ['cars'] });
       client.setQueryData<Schemas['CarSummary'][]>(['cars'], (old) => [
         ...(old ?? []),
-        { id: car.id, name: car.car.name },
+        { id: car.id, name: car.car.name, broken: false },
       ]);
       onClose?.();
       void navigate(`/cars/${car.id}/duty`);

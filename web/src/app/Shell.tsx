@@ -2,7 +2,8 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { matchPath, NavLink, Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
-import { call, type CarView, type Schemas } from '../api/client';
+import { call, create, type CarView, type Schemas } from '../api/client';
+import { CarThatCannotBeShown, CarWithout, SomeBroken, Told } from './Repairs';
 import { Actions, AskName, AskSure, Button, Pick, Row } from '../kit/kit';
 import { FilesSheet } from './FilesSheet';
 import { NewCar } from './NewCar';
@@ -138,15 +139,6 @@ const Head = styled.header`
   }
 `;
 
-const Told = styled.div`
-  padding: 10px 20px;
-  border-bottom: 2px solid ${(p) => p.theme.ink};
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  flex-wrap: wrap;
-`;
-
 export function Shell() {
   const { carId } = useParams();
   const cars = useQuery({
@@ -159,7 +151,7 @@ export function Shell() {
   if (!cars.data) {
     return <p className="opening">Isotherm</p>;
   }
-  const first = cars.data[0];
+  const first = cars.data.find((c) => !c.broken) ?? cars.data[0];
   if (!first) {
     return <NewCar empty />;
   }
@@ -184,13 +176,13 @@ function OneCar({ carId, cars }: { carId: string; cars: Schemas['CarSummary'][] 
   const design = view.data?.designs.find((d) => d.id === designId) ?? view.data?.designs[0];
   const duty = view.data?.duties.find((d) => d.id === search.get('duty')) ?? view.data?.duties[0];
   if (view.error) {
-    return <Told role="alert">This car cannot be read: {view.error.message}</Told>;
+    return <CarThatCannotBeShown cars={cars} carId={carId} message={view.error.message} />;
   }
   if (!view.data) {
     return <p className="opening">Isotherm</p>;
   }
   if (!design || !duty) {
-    return <Told>{view.data.car.name} has no duty or no design yet.</Told>;
+    return <CarWithout cars={cars} view={view.data} />;
   }
   const at = current?.id ?? 'compare';
   if (design.id !== designId || at !== station) {
@@ -215,6 +207,7 @@ function OneCar({ carId, cars }: { carId: string; cars: Schemas['CarSummary'][] 
           <div>
             <Conflicts />
             <Failure />
+            {view.data.broken > 0 && <SomeBroken count={view.data.broken} carId={carId} />}
           </div>
           <ThermalRule />
           <div className="station">
@@ -277,7 +270,7 @@ function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
     return () => window.removeEventListener('keydown', keys);
   }, [undo, redo]);
   const copy = async (name: string) => {
-    const added = await call<Schemas['DesignView']>('POST', `/cars/${carId}/designs`, { ...design, name });
+    const added = await create<Schemas['DesignView']>(`/cars/${carId}/designs`, { ...design, name });
     client.setQueryData<CarView>(['car', carId], (v) => v && { ...v, designs: [...v.designs, added] });
     go({ design: added.id, against: designId });
   };

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { ApiError } from '../api/client';
+import { ApiError, isPassing } from '../api/client';
 
 const RETRY_MS = 2000;
 
@@ -69,7 +69,7 @@ export function useOutbox<E extends { readonly id: string }>(ways: Ways<E>): Out
         await how.current.send(entry);
         setOffline(false);
       } catch (e) {
-        if (!(e instanceof ApiError) || e.status >= 500) {
+        if (!(e instanceof ApiError) || isPassing(e)) {
           setOffline(true);
           timer.current = setTimeout(() => void again.current?.(), RETRY_MS);
           break;

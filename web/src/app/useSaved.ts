@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { ApiError, call } from '../api/client';
+import { ApiError, call, isPassing } from '../api/client';
 import { sameDocument } from './sameDocument';
 
 export type SaveState =
@@ -108,7 +108,7 @@ export function useSaved<T>(
           setState({ kind: 'conflict', theirs, theirVersion });
           return;
         }
-      } else if (e instanceof ApiError && e.status < 500) {
+      } else if (e instanceof ApiError && !isPassing(e)) {
         setState({ kind: 'refused', message: e.message });
         return;
       } else {

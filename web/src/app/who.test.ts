@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { newId, signed } from './who';
+import { newId } from '../api/client';
+import { signed } from './who';
 
 describe('an identity', () => {
   it('is a random UUID as the server takes it', () => {

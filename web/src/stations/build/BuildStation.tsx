@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Fragment, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import styled from 'styled-components';
-import { call, type Schemas } from '../../api/client';
+import { call, create, type Schemas } from '../../api/client';
 import { useWho } from '../../app/who';
 import { useBench } from '../../app/workbench';
 import { Actions, AskName, AskSure, Button, Heading, Muted, Pick, Row, Sheet as Leaf, TextEntry } from '../../kit/kit';
@@ -139,7 +139,7 @@ function Begin({ onBegun }: { onBegun: (id: string) => void }) {
   const [said, setSaid] = useState<string>();
   const begin = async (name: string) => {
     try {
-      const begun = await call<BuildView>('POST', `/cars/${view.id}/builds`, { name, car, duty, design });
+      const begun = await create<BuildView>(`/cars/${view.id}/builds`, { name, car, duty, design });
       client.setQueryData(['build', begun.id], begun);
       await client.cancelQueries({ queryKey: ['builds', view.id] });
       await client.invalidateQueries({ queryKey: ['builds', view.id] });

@@ -58,6 +58,9 @@ export function Gauges({ buildId, live }: { buildId: string; live: Live | undefi
   };
   const figure = (channel: Channel) => {
     const v = live?.values[channel];
+    if (live?.spoiled.includes(channel)) {
+      return '▲ not a possible reading';
+    }
     if (v === undefined) {
       return '–';
     }
@@ -72,6 +75,11 @@ export function Gauges({ buildId, live }: { buildId: string; live: Live | undefi
       <Heading>Gauges</Heading>
       {live?.listening ? (
         <>
+          {live.silentSeconds > 0 && (
+            <p role="alert" style={{ margin: 0 }}>
+              ▲ Nothing from the logger for {live.silentSeconds} s. Read the car&apos;s own gauges.
+            </p>
+          )}
           <FigureTable aria-label="What the gauges show">
             <tbody>
               {CHANNELS.map((c) => (

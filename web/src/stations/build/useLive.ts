@@ -8,6 +8,10 @@ export interface Live {
   readonly simulated: boolean;
   readonly time: number;
   readonly values: Partial<Record<Channel, number>>;
+  /** Channels that show what no sensor can. */
+  readonly spoiled: readonly Channel[];
+  /** For how long nothing has come, s; 0 while rows come. */
+  readonly silentSeconds: number;
 }
 
 /** What the gauges show, and a word when something was written on the sheet by the logger. */

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ApiError, call, range, send, type CoolerDocument, type Schemas } from '../../api/client';
+import { ApiError, basedOn, call, range, send, type CoolerDocument, type Schemas } from '../../api/client';
 import { usePreferences } from '../../app/preferences';
 import { useBench } from '../../app/workbench';
 import { FileChoice } from '../../kit/FileChoice';
@@ -162,7 +162,8 @@ export function Catalogue({ onClose }: { onClose: () => void }) {
           onDone={async (part) => {
             try {
               setProblem(undefined);
-              await call('POST', '/catalogue/cores', part);
+              const there = entries.find((e) => e.id && e.part.maker === part.maker && e.part.number === part.number);
+              await call('POST', '/catalogue/cores', part, basedOn(there?.version));
               setAdding(false);
               await again();
             } catch (e) {

@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { call, type CarView, type DutyDocument, type Schemas } from '../../api/client';
+import { call, create, type CarView, type DutyDocument, type Schemas } from '../../api/client';
 import { useGo } from '../../app/Shell';
 import { useBench } from '../../app/workbench';
 import { DocumentNumber } from '../../kit/fields';
@@ -53,7 +53,7 @@ export function DutyPick() {
   const go = useGo();
   const [asked, setAsked] = useState<'rename' | 'remove'>();
   const add = async (start: Omit<DutyDocument, 'ambientC' | 'altitudeM'>) => {
-    const added = await call<Schemas['DutyView']>('POST', `/cars/${view.id}/duties`, {
+    const added = await create<Schemas['DutyView']>(`/cars/${view.id}/duties`, {
       ambientC: duty.ambientC,
       altitudeM: duty.altitudeM,
       ...start,

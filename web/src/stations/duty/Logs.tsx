@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { call, send, watch, type CarView, type JobView, type Schemas } from '../../api/client';
+import { call, create, send, watch, type CarView, type JobView, type Schemas } from '../../api/client';
 import { usePreferences } from '../../app/preferences';
 import { useGo } from '../../app/Shell';
 import { useBench } from '../../app/workbench';
@@ -124,7 +124,7 @@ export function Logs() {
   };
   const drive = async (log: Schemas['LogView']) => {
     try {
-      const duty = await call<Schemas['DutyView']>('POST', `/logs/${log.id}/duty`);
+      const duty = await create<Schemas['DutyView']>(`/logs/${log.id}/duty`);
       client.setQueryData<CarView>(['car', view.id], (v) => v && { ...v, duties: [...v.duties, duty] });
       go({ duty: duty.id });
     } catch (e) {
@@ -537,22 +537,36 @@ function ColumnRow({
 }
 
 function Spoiled({ report }: { report: Schemas['LogReport'] }) {
-  if (report.spoiled === 0) {
-    return null;
-  }
   return (
-    <details>
-      <summary>
-        ▲ {report.spoiled.toLocaleString('en')} {report.spoiled === 1 ? 'row is' : 'rows are'} left out
-      </summary>
-      <ul style={{ margin: '6px 0 0', paddingLeft: 20 }}>
-        {report.samples.slice(0, 20).map((s) => (
-          <li key={s.line}>
-            Line {s.line}: {s.reason}
-          </li>
-        ))}
-      </ul>
-    </details>
+    <>
+      {report.spoiled > 0 && (
+        <details>
+          <summary>
+            ▲ {report.spoiled.toLocaleString('en')} {report.spoiled === 1 ? 'row is' : 'rows are'} left out
+          </summary>
+          <ul style={{ margin: '6px 0 0', paddingLeft: 20 }}>
+            {report.samples.slice(0, 20).map((s) => (
+              <li key={s.line}>
+                Line {s.line}: {s.reason}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+      {report.outOfRange.map((o) => (
+        <p key={o.channel} style={{ margin: 0 }}>
+          ▲ {o.readings.toLocaleString('en')} {o.readings === 1 ? 'reading' : 'readings'} of{' '}
+          {CHANNELS[o.channel].toLowerCase()} left out: no car shows such a figure. Check the sensor or its unit.
+        </p>
+      ))}
+      {report.clockJumps > 0 && (
+        <p style={{ margin: 0 }}>
+          ▲ The logger&apos;s clock was set{' '}
+          {report.clockJumps === 1 ? 'once' : `${report.clockJumps.toLocaleString('en')} times`} while it ran. The times
+          go on from where they were.
+        </p>
+      )}
+    </>
   );
 }
 

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { call, fields, send, type Schemas } from '../../api/client';
+import { basedOn, call, fields, send, type Schemas } from '../../api/client';
 import { FileChoice } from '../../kit/FileChoice';
 import { Button, Muted, Pick, QuantityField, Row, Sheet, TextEntry, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
@@ -136,7 +136,8 @@ function OneByHand(props: {
   const key = (p: Part) => `${p.maker} ${p.number}`;
   const put = (field: string, value: unknown) => setPart((p) => p && { ...p, [field]: value });
   const keep = async () => {
-    await call('POST', `/catalogue/plumbing/${list}`, part);
+    const there = all?.own.find((o) => o.family === family && o.maker === part?.maker && o.number === part?.number);
+    await call('POST', `/catalogue/plumbing/${list}`, part, basedOn(there?.version));
     setPart(undefined);
     await onDone();
   };

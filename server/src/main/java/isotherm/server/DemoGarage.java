@@ -63,14 +63,14 @@ class DemoGarage implements ApplicationRunner {
     private void load(JsonNode file) throws IOException {
         String car = file.get("car").toString();
         CarDocument read = DocumentReader.read(car, CarDocument.class);
-        var stored = garage.addCar(car);
+        var stored = garage.addCar(UUID.randomUUID(), car);
         for (JsonNode duty : file.get("duties")) {
             DocumentReader.read(duty.toString(), DutyDocument.class);
-            garage.addPart(Kind.DUTY, stored.id(), duty.toString());
+            garage.addPart(Kind.DUTY, UUID.randomUUID(), stored.id(), duty.toString());
         }
         for (JsonNode design : file.get("designs")) {
             DocumentReader.read(design.toString(), DesignDocument.class);
-            garage.addPart(Kind.DESIGN, stored.id(), design.toString());
+            garage.addPart(Kind.DESIGN, UUID.randomUUID(), stored.id(), design.toString());
         }
         for (JsonNode log : file.path("logs")) {
             record(stored.id(), read, log, file.get("duties"));
@@ -99,6 +99,7 @@ class DemoGarage implements ApplicationRunner {
                         log.get("seed").longValue()),
                 text);
         LargeStore.Upload upload = large.upload(
+                UUID.randomUUID(),
                 carId,
                 log.get("file").stringValue(),
                 new ByteArrayInputStream(text.toString().getBytes(StandardCharsets.UTF_8)),

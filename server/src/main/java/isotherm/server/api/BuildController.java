@@ -3,6 +3,7 @@ package isotherm.server.api;
 import isotherm.server.build.BuildService;
 import isotherm.server.build.LiveGauges;
 import isotherm.server.catalogue.PlumbingCatalogue;
+import isotherm.server.document.Attempt;
 import isotherm.server.document.BuildDocuments.BuildDocument;
 import isotherm.server.document.BuildDocuments.EntryDocument;
 import isotherm.server.document.BuildDocuments.NewBuild;
@@ -13,6 +14,7 @@ import isotherm.server.logger.LoggerDocuments.EngineCommand;
 import isotherm.server.logger.LoggerDocuments.LoggerChoice;
 import isotherm.server.logger.SimulatedEngine;
 import isotherm.server.store.Garage;
+import isotherm.server.store.IdentityTaken;
 import isotherm.server.store.Kind;
 import isotherm.server.store.Stored;
 import jakarta.servlet.http.HttpServletRequest;
@@ -43,9 +45,9 @@ import tools.jackson.databind.json.JsonMapper;
 @RestController
 @RequestMapping("/api")
 class BuildController {
-    private final BuildService builds;
     private static final double USUAL_AIR_C = 18;
 
+    private final BuildService builds;
     private final LiveGauges gauges;
     private final Garage garage;
     private final PlumbingCatalogue catalogue;
@@ -66,25 +68,32 @@ class BuildController {
         Map<UUID, List<EntryDocument>> written =
                 builds.entries(stored.stream().map(Stored::id).toList());
         return stored.stream()
-                .map(s -> {
-                    BuildDocument build = DocumentReader.read(s.document(), BuildDocument.class);
-                    return new Views.BuildSummary(
-                            s.id(),
-                            s.version(),
-                            build.name(),
-                            build.startedAt(),
-                            Builds.shown(build, written.get(s.id())).done(),
-                            build.steps().size());
-                })
+                .flatMap(s -> Attempt.read(s.document(), BuildDocument.class).found().stream()
+                        .map(build -> new Views.BuildSummary(
+                                s.id(),
+                                s.version(),
+                                build.name(),
+                                build.startedAt(),
+                                Builds.shown(build, written.get(s.id())).done(),
+                                build.steps().size())))
                 .toList();
     }
 
     @PostMapping("/cars/{carId}/builds")
-    ResponseEntity<Views.BuildView> begin(@PathVariable UUID carId, @RequestBody NewBuild wanted) {
-        BuildDocument build =
-                Builds.begin(wanted, catalogue.parts(), Instant.now().truncatedTo(ChronoUnit.SECONDS));
-        Stored stored = garage.addPart(Kind.BUILD, carId, json.writeValueAsString(build));
-        return ResponseEntity.status(HttpStatus.CREATED).body(build(stored.id()));
+    ResponseEntity<Views.BuildView> begin(
+            @PathVariable UUID carId,
+            @RequestBody NewBuild wanted,
+            @RequestHeader(name = Etags.KEY, required = false) UUID key) {
+        UUID id = Etags.identity(key);
+        // One that was begun already has the moment of its own beginning.
+        if (garage.find(Kind.BUILD, id).isEmpty()) {
+            BuildDocument build =
+                    Builds.begin(wanted, catalogue.parts(), Instant.now().truncatedTo(ChronoUnit.SECONDS));
+            garage.addPart(Kind.BUILD, id, carId, Attempt.written(json, build));
+        } else if (!garage.carOf(Kind.BUILD, id).equals(carId)) {
+            throw new IdentityTaken(id);
+        }
+        return ResponseEntity.status(HttpStatus.CREATED).body(build(id));
     }
 
     @GetMapping("/builds/{id}")

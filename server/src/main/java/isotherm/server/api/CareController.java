@@ -4,6 +4,7 @@ import isotherm.core.care.CareEntry;
 import isotherm.core.care.OilLife;
 import isotherm.core.fluid.Units;
 import isotherm.server.catalogue.PlumbingCatalogue;
+import isotherm.server.document.Attempt;
 import isotherm.server.document.BuildDocuments.BuildDocument;
 import isotherm.server.document.CarDocument;
 import isotherm.server.document.Care;
@@ -19,7 +20,6 @@ import isotherm.server.logs.LogService;
 import isotherm.server.store.Books;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Kind;
-import isotherm.server.store.Stored;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
@@ -61,15 +61,14 @@ class CareController {
 
     private static List<CareEntryDocument> read(List<String> documents) {
         return documents.stream()
-                .map(d -> DocumentReader.read(d, CareEntryDocument.class))
+                .flatMap(d -> Attempt.read(d, CareEntryDocument.class).found().stream())
                 .toList();
     }
 
     private Optional<BuildDocument> newestBuild(UUID carId) {
-        List<Stored> builds = garage.parts(Kind.BUILD, carId);
-        return builds.isEmpty()
-                ? Optional.empty()
-                : Optional.of(DocumentReader.read(builds.get(builds.size() - 1).document(), BuildDocument.class));
+        return garage.parts(Kind.BUILD, carId).stream()
+                .flatMap(s -> Attempt.read(s.document(), BuildDocument.class).found().stream())
+                .reduce((older, newer) -> newer);
     }
 
     @GetMapping("/cars/{carId}/care")

@@ -34,8 +34,10 @@ class CatalogueController {
     }
 
     @PostMapping
-    CoreCatalogue.Entry put(@RequestBody CorePartDocument part) {
-        return cores.put(part);
+    CoreCatalogue.Entry put(
+            @RequestBody CorePartDocument part,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String ifMatch) {
+        return cores.put(part, ifMatch == null ? null : (Integer) Etags.version(ifMatch));
     }
 
     @PostMapping(path = "/import", consumes = MediaType.TEXT_PLAIN_VALUE)

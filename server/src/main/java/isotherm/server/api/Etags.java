@@ -4,14 +4,25 @@ import isotherm.server.document.InvalidDocument;
 import isotherm.server.document.Problem;
 import isotherm.server.store.Stored;
 import java.util.List;
+import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** Versions as entity tags. */
+/** Versions as entity tags, and identities that are given by whoever creates something. */
 final class Etags {
     private static final Pattern TAG = Pattern.compile("(?:W/)?\"(\\d{1,9})\"");
 
+    /**
+     * Header by which whoever creates something names it: what is sent again under the same name is created once (the draft "The
+     * Idempotency-Key HTTP Header Field" of the IETF's HTTP working group).
+     */
+    static final String KEY = "Idempotency-Key";
+
     private Etags() {}
+
+    static UUID identity(UUID key) {
+        return key == null ? UUID.randomUUID() : key;
+    }
 
     static String of(Stored stored) {
         return "\"" + stored.version() + "\"";

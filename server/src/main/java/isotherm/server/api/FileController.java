@@ -12,8 +12,12 @@ import isotherm.server.store.LargeStore;
 import isotherm.server.store.Stored;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.BufferedOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.UUID;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -23,6 +27,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -51,9 +56,19 @@ class FileController {
     /** The whole garage as a zip archive. */
     @GetMapping(path = "/garage.zip", produces = "application/zip")
     void garage(HttpServletResponse response) throws IOException {
-        response.setContentType("application/zip");
-        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, attachment("isotherm-garage.zip"));
-        writer.write(response.getOutputStream());
+        // Whole before the first byte goes out: what fails on the way is told as a failure and not as half an archive.
+        Path archive = Files.createTempFile("isotherm-garage", ".zip");
+        try {
+            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(archive))) {
+                writer.write(out);
+            }
+            response.setContentType("application/zip");
+            response.setContentLengthLong(Files.size(archive));
+            response.setHeader(HttpHeaders.CONTENT_DISPOSITION, attachment("isotherm-garage.zip"));
+            Files.copy(archive, response.getOutputStream());
+        } finally {
+            Files.deleteIfExists(archive);
+        }
     }
 
     /** Takes in a garage that was written elsewhere, whole or not at all. What is here already is never changed. */
@@ -74,14 +89,17 @@ class FileController {
 
     /** Takes in a design out of a file. */
     @PostMapping(path = "/cars/{carId}/designs/file", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
-    ResponseEntity<Views.DesignView> takeInDesign(@PathVariable UUID carId, HttpServletRequest request)
+    ResponseEntity<Views.DesignView> takeInDesign(
+            @PathVariable UUID carId,
+            @RequestHeader(name = Etags.KEY, required = false) UUID key,
+            HttpServletRequest request)
             throws IOException {
         byte[] data = request.getInputStream().readNBytes(LARGEST_DESIGN + 1);
         if (data.length > LARGEST_DESIGN) {
             throw new LargeStore.TooLarge(LARGEST_DESIGN);
         }
         DesignDocument design = designs.read(new String(data, StandardCharsets.UTF_8));
-        Stored stored = garage.addPart(Kind.DESIGN, carId, json.writeValueAsString(design));
+        Stored stored = garage.addPart(Kind.DESIGN, Etags.identity(key), carId, json.writeValueAsString(design));
         return ResponseEntity.status(HttpStatus.CREATED)
                 .eTag(Etags.of(stored))
                 .body(new Views.DesignView(stored.id(), stored.version(), design));

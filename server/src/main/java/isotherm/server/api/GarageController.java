@@ -1,6 +1,7 @@
 package isotherm.server.api;
 
 import isotherm.server.catalogue.CarClasses;
+import isotherm.server.document.Attempt;
 import isotherm.server.document.CarClass;
 import isotherm.server.document.CarDocument;
 import isotherm.server.document.DesignDocument;
@@ -14,6 +15,7 @@ import isotherm.server.store.Kind;
 import isotherm.server.store.Stored;
 import java.util.List;
 import java.util.UUID;
+import java.util.function.BiFunction;
 import java.util.stream.Collectors;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -50,7 +52,8 @@ class GarageController {
 
     /** A new car of a class, with that class's usual duty and a design of the car as it is. */
     @PostMapping("/cars/from-class")
-    ResponseEntity<Views.CarView> fromClass(@RequestBody CarClass.FromClass wanted) {
+    ResponseEntity<Views.CarView> fromClass(
+            @RequestBody CarClass.FromClass wanted, @RequestHeader(name = Etags.KEY, required = false) UUID key) {
         CarClass from = classes.find(wanted.classId())
                 .orElseThrow(() -> new InvalidDocument(List.of(Problem.of(
                         "/classId",
@@ -58,32 +61,62 @@ class GarageController {
                         "This class is not known; known are "
                                 + classes.all().stream().map(CarClass::id).collect(Collectors.joining(", "))))));
         Stored stored = garage.addCar(
-                json.writeValueAsString(from.car().named(wanted.name())),
-                json.writeValueAsString(from.duty()),
-                json.writeValueAsString(new DesignDocument("As it is today", null, true, null, null)));
+                Etags.identity(key),
+                Attempt.written(json, from.car().named(wanted.name())),
+                Attempt.written(json, from.duty()),
+                Attempt.written(json, new DesignDocument("As it is today", null, true, null, null)));
         return created(stored, car(stored.id()));
     }
 
     @GetMapping("/cars")
     List<Views.CarSummary> cars() {
         return garage.cars().stream()
-                .map(s -> new Views.CarSummary(s.id(), car(s).name()))
+                .map(s -> {
+                    Attempt<CarDocument> read = Attempt.read(s.document(), CarDocument.class);
+                    return new Views.CarSummary(
+                            s.id(),
+                            read.found()
+                                    .map(CarDocument::name)
+                                    .orElseGet(() -> BrokenController.name(json, s.document())),
+                            read.found().isEmpty());
+                })
                 .toList();
     }
 
+    /** A car with all that belongs to it. What today's rules refuse of that is left out and counted. */
     @GetMapping("/cars/{id}")
     Views.CarView car(@PathVariable UUID id) {
         Stored stored = garage.get(Kind.CAR, id);
+        CarDocument car = car(stored);
+        List<Stored> duties = garage.parts(Kind.DUTY, id);
+        List<Stored> designs = garage.parts(Kind.DESIGN, id);
+        List<Stored> logs = garage.parts(Kind.LOG, id);
+        List<Views.DutyView> readDuties =
+                read(duties, DutyDocument.class, (s, d) -> new Views.DutyView(s.id(), s.version(), d));
+        List<Views.DesignView> readDesigns =
+                read(designs, DesignDocument.class, (s, d) -> new Views.DesignView(s.id(), s.version(), d));
+        List<Views.LogView> readLogs =
+                read(logs, LogDocument.class, (s, d) -> new Views.LogView(s.id(), s.version(), d));
         return new Views.CarView(
                 id,
                 stored.version(),
-                car(stored),
-                garage.parts(Kind.DUTY, id).stream().map(this::duty).toList(),
-                garage.parts(Kind.DESIGN, id).stream().map(this::design).toList(),
-                garage.parts(Kind.LOG, id).stream()
-                        .map(s -> new Views.LogView(
-                                s.id(), s.version(), DocumentReader.read(s.document(), LogDocument.class)))
-                        .toList());
+                car,
+                readDuties,
+                readDesigns,
+                readLogs,
+                duties.size()
+                        + designs.size()
+                        + logs.size()
+                        - readDuties.size()
+                        - readDesigns.size()
+                        - readLogs.size());
+    }
+
+    private static <D extends Record, V> List<V> read(
+            List<Stored> stored, Class<D> type, BiFunction<Stored, D, V> view) {
+        return stored.stream()
+                .flatMap(s -> Attempt.read(s.document(), type).found().map(d -> view.apply(s, d)).stream())
+                .toList();
     }
 
     @DeleteMapping("/cars/{id}")
@@ -93,10 +126,10 @@ class GarageController {
     }
 
     @PostMapping("/cars")
-    ResponseEntity<Views.CarView> addCar(@RequestBody CarDocument document) {
-        Stored stored = garage.addCar(json.writeValueAsString(document));
-        return created(
-                stored, new Views.CarView(stored.id(), stored.version(), document, List.of(), List.of(), List.of()));
+    ResponseEntity<Views.CarView> addCar(
+            @RequestBody CarDocument document, @RequestHeader(name = Etags.KEY, required = false) UUID key) {
+        Stored stored = garage.addCar(Etags.identity(key), json.writeValueAsString(document));
+        return created(stored, car(stored.id()));
     }
 
     @PutMapping("/cars/{id}")
@@ -109,8 +142,11 @@ class GarageController {
     }
 
     @PostMapping("/cars/{carId}/duties")
-    ResponseEntity<Views.DutyView> addDuty(@PathVariable UUID carId, @RequestBody DutyDocument document) {
-        Stored stored = garage.addPart(Kind.DUTY, carId, json.writeValueAsString(document));
+    ResponseEntity<Views.DutyView> addDuty(
+            @PathVariable UUID carId,
+            @RequestBody DutyDocument document,
+            @RequestHeader(name = Etags.KEY, required = false) UUID key) {
+        Stored stored = garage.addPart(Kind.DUTY, Etags.identity(key), carId, json.writeValueAsString(document));
         return created(stored, duty(stored));
     }
 
@@ -130,8 +166,11 @@ class GarageController {
     }
 
     @PostMapping("/cars/{carId}/designs")
-    ResponseEntity<Views.DesignView> addDesign(@PathVariable UUID carId, @RequestBody DesignDocument document) {
-        Stored stored = garage.addPart(Kind.DESIGN, carId, json.writeValueAsString(document));
+    ResponseEntity<Views.DesignView> addDesign(
+            @PathVariable UUID carId,
+            @RequestBody DesignDocument document,
+            @RequestHeader(name = Etags.KEY, required = false) UUID key) {
+        Stored stored = garage.addPart(Kind.DESIGN, Etags.identity(key), carId, json.writeValueAsString(document));
         return created(stored, design(stored));
     }
 

@@ -1,5 +1,6 @@
 package isotherm.server.api;
 
+import isotherm.server.document.Attempt;
 import isotherm.server.document.DrivenLog;
 import isotherm.server.document.LogDocument;
 import isotherm.server.document.LogFormat;
@@ -8,6 +9,7 @@ import isotherm.server.document.ProofSolver;
 import isotherm.server.document.QuestionSolver;
 import isotherm.server.document.Questions;
 import isotherm.server.files.ProofFiles;
+import isotherm.server.jobs.Desk;
 import isotherm.server.jobs.Jobs;
 import isotherm.server.logs.LogService;
 import isotherm.server.store.Garage;
@@ -18,6 +20,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -42,21 +45,28 @@ class LogController {
     private final LargeStore large;
     private final Garage garage;
     private final Jobs jobs;
+    private final Desk desk;
     private final JsonMapper json;
 
-    LogController(LogService logs, LargeStore large, Garage garage, Jobs jobs, JsonMapper json) {
+    LogController(LogService logs, LargeStore large, Garage garage, Jobs jobs, Desk desk, JsonMapper json) {
         this.logs = logs;
         this.large = large;
         this.garage = garage;
         this.jobs = jobs;
+        this.desk = desk;
         this.json = json;
     }
 
     @PostMapping(path = "/cars/{carId}/uploads", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     ResponseEntity<Views.UploadView> upload(
-            @PathVariable UUID carId, @RequestParam String name, HttpServletRequest request) throws IOException {
+            @PathVariable UUID carId,
+            @RequestParam String name,
+            @RequestHeader(name = Etags.KEY, required = false) UUID key,
+            HttpServletRequest request)
+            throws IOException {
         String shown = name.length() > 200 ? name.substring(name.length() - 200) : name;
-        LargeStore.Upload upload = large.upload(carId, shown, request.getInputStream(), LogService.LARGEST_FILE);
+        LargeStore.Upload upload =
+                large.upload(Etags.identity(key), carId, shown, request.getInputStream(), LogService.LARGEST_FILE);
         try {
             return ResponseEntity.status(HttpStatus.CREATED)
                     .body(new Views.UploadView(upload.id(), shown, logs.preview(upload, null)));
@@ -72,10 +82,20 @@ class LogController {
     }
 
     @PostMapping("/uploads/{id}/keep")
-    ResponseEntity<Jobs.JobView> keep(@PathVariable UUID id, @RequestBody LogDocument.KeepDocument keep) {
+    ResponseEntity<Jobs.JobView> keep(
+            @PathVariable UUID id, @RequestBody LogDocument.KeepDocument keep, Desk.Asker asker) {
+        // A log has the identity of the file that it was: whoever did not hear that it was kept may say so again.
+        Optional<LogService.Kept> kept = logs.kept(id);
+        if (kept.isPresent()) {
+            return ResponseEntity.accepted().body(jobs.done(kept.get()));
+        }
         LargeStore.Upload upload = large.upload(id);
         return ResponseEntity.accepted()
-                .body(jobs.start(0, (progress, cancelled) -> logs.keep(upload, keep, progress, cancelled)));
+                .body(jobs.start(
+                        asker.who(),
+                        0,
+                        Jobs.Wanted.ALWAYS,
+                        (progress, cancelled) -> logs.keep(upload, keep, progress, cancelled)));
     }
 
     @DeleteMapping("/uploads/{id}")
@@ -94,39 +114,47 @@ class LogController {
     }
 
     @PostMapping("/logs/{id}/duty")
-    ResponseEntity<Views.DutyView> duty(@PathVariable UUID id) {
+    ResponseEntity<Views.DutyView> duty(
+            @PathVariable UUID id, @RequestHeader(name = Etags.KEY, required = false) UUID key) {
         DrivenLog driven = logs.driven(id);
-        Stored stored = garage.addPart(Kind.DUTY, garage.carOf(Kind.LOG, id), json.writeValueAsString(driven.duty()));
+        Stored stored = garage.addPart(
+                Kind.DUTY, Etags.identity(key), garage.carOf(Kind.LOG, id), Attempt.written(json, driven.duty()));
         return ResponseEntity.status(HttpStatus.CREATED)
                 .eTag(Etags.of(stored))
                 .body(new Views.DutyView(stored.id(), stored.version(), driven.duty()));
     }
 
     @PostMapping("/logs/{id}/fit")
-    Questions.FitAnswer fit(@PathVariable UUID id, @RequestBody Questions.LogFitQuestion question) {
+    Questions.FitAnswer fit(@PathVariable UUID id, @RequestBody Questions.LogFitQuestion question, Desk.Asker asker) {
         DrivenLog driven = logs.driven(id);
         LogDocument log = logs.log(id);
-        return QuestionSolver.fitLog(
-                question.car(), question.design(), driven.duty(), log.sensor(), driven.oilC(), driven.coolantC());
+        return desk.ask(
+                asker,
+                dropped -> QuestionSolver.fitLog(
+                        question.car(),
+                        question.design(),
+                        driven.duty(),
+                        log.sensor(),
+                        driven.oilC(),
+                        driven.coolantC()));
     }
 
     /** Before and after: two logs held against each other, and each against the model. */
     @PostMapping("/logs/proof")
-    Proof.ProofAnswer prove(@RequestBody Proof.ProofQuestion question) {
-        return ProofSolver.prove(
-                question,
-                logs.driven(UUID.fromString(question.before())),
-                logs.driven(UUID.fromString(question.after())));
+    Proof.ProofAnswer prove(@RequestBody Proof.ProofQuestion question, Desk.Asker asker) {
+        DrivenLog before = logs.driven(UUID.fromString(question.before()));
+        DrivenLog after = logs.driven(UUID.fromString(question.after()));
+        return desk.ask(asker, dropped -> ProofSolver.prove(question, before, after));
     }
 
     /** The same on one page, for a customer or a scrutineer. */
     @PostMapping(path = "/logs/proof.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
-    byte[] proofReport(@RequestBody Proof.ProofQuestion question) {
+    byte[] proofReport(@RequestBody Proof.ProofQuestion question, Desk.Asker asker) {
         return ProofFiles.pdf(
                 question,
                 logs.log(UUID.fromString(question.before())),
                 logs.log(UUID.fromString(question.after())),
-                prove(question),
+                prove(question, asker),
                 LocalDate.now(ZoneOffset.UTC));
     }
 

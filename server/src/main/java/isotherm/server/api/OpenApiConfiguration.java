@@ -13,6 +13,7 @@ import isotherm.server.document.CaseDocument;
 import isotherm.server.document.CorePartDocument;
 import isotherm.server.document.FileDocuments;
 import isotherm.server.document.LogDocument;
+import isotherm.server.document.LogReport;
 import isotherm.server.document.Missing;
 import isotherm.server.document.OutcomeDocument;
 import isotherm.server.document.Plumbed;
@@ -21,6 +22,7 @@ import isotherm.server.document.Proof;
 import isotherm.server.document.Quantity;
 import isotherm.server.document.Questions;
 import isotherm.server.document.Text;
+import isotherm.server.jobs.Desk;
 import isotherm.server.jobs.Jobs;
 import isotherm.server.logger.LoggerDocuments;
 import java.lang.reflect.ParameterizedType;
@@ -31,12 +33,18 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
 /** The OpenAPI document, with ranges, units and descriptions taken from the documents' own annotations. */
 @Configuration
 class OpenApiConfiguration {
+    static {
+        // Who asks is found in the request, not in a parameter.
+        SpringDocUtils.getConfig().addRequestWrapperToIgnore(Desk.Asker.class);
+    }
+
     @Bean
     OpenAPI description() {
         return new OpenAPI()
@@ -60,6 +68,7 @@ class OpenApiConfiguration {
             }
             for (Class<?> holder : List.of(
                     Views.class,
+                    BrokenController.class,
                     OutcomeDocument.class,
                     LogDocument.class,
                     CarClass.class,
@@ -80,6 +89,8 @@ class OpenApiConfiguration {
             }
             collect(CorePartDocument.class, records);
             collect(Jobs.JobView.class, records);
+            collect(LogReport.class, records);
+            collect(LogReport.LeftOut.class, records);
             for (Class<?> type : records) {
                 Schema<?> schema = schemas.get(type.getSimpleName());
                 if (schema != null) {

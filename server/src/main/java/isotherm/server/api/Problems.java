@@ -1,15 +1,27 @@
 package isotherm.server.api;
 
 import isotherm.server.document.InvalidDocument;
+import isotherm.server.jobs.Busy;
+import isotherm.server.store.IdentityTaken;
 import isotherm.server.store.LargeStore;
 import isotherm.server.store.NotStored;
 import isotherm.server.store.StaleVersion;
+import jakarta.persistence.PersistenceException;
+import java.sql.SQLException;
+import java.util.Set;
 import java.util.concurrent.CancellationException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.NonTransientDataAccessException;
+import org.springframework.dao.TransientDataAccessException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.orm.ObjectOptimisticLockingFailureException;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.transaction.TransactionSystemException;
 import org.springframework.web.bind.MissingRequestHeaderException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
@@ -19,6 +31,12 @@ import tools.jackson.databind.json.JsonMapper;
 /** Errors as RFC 9457 problem details. */
 @RestControllerAdvice
 class Problems extends ResponseEntityExceptionHandler {
+    private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+    /** States of SQL (PostgreSQL, appendix A): no room on disk or in memory. */
+    private static final Set<String> FULL = Set.of("53100", "53200");
+    /** Class of states of SQL: something is there twice, or not there. */
+    private static final String CONSTRAINT = "23";
+
     private final JsonMapper json;
 
     Problems(JsonMapper json) {
@@ -71,6 +89,57 @@ class Problems extends ResponseEntityExceptionHandler {
         return ProblemDetail.forStatusAndDetail(
                 HttpStatus.PRECONDITION_REQUIRED,
                 "The header " + e.getHeaderName() + " with the version that this change is based on is missing.");
+    }
+
+    @ExceptionHandler(IdentityTaken.class)
+    ProblemDetail taken(IdentityTaken e) {
+        ProblemDetail detail = ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, e.getMessage());
+        detail.setTitle("This identity is taken");
+        return detail;
+    }
+
+    @ExceptionHandler(Busy.class)
+    ResponseEntity<ProblemDetail> busy(Busy e) {
+        return later(HttpStatus.TOO_MANY_REQUESTS, e.getMessage());
+    }
+
+    /** The database is away, or takes nothing more. What was asked for can be asked for again: nothing of it has been done. */
+    @ExceptionHandler({
+        DataAccessResourceFailureException.class,
+        TransientDataAccessException.class,
+        NonTransientDataAccessException.class,
+        CannotCreateTransactionException.class,
+        TransactionSystemException.class,
+        PersistenceException.class
+    })
+    ResponseEntity<ProblemDetail> database(RuntimeException e) {
+        String state = sqlState(e);
+        LOG.warn("The database did not do it ({}): {}", state, e.getMessage());
+        if (state.startsWith(CONSTRAINT)) {
+            return ResponseEntity.status(HttpStatus.CONFLICT)
+                    .body(ProblemDetail.forStatusAndDetail(
+                            HttpStatus.CONFLICT, "Somebody else wrote the same at the same moment. Read it again."));
+        }
+        return later(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                FULL.contains(state)
+                        ? "The disk is full: nothing was saved. Make room; what waits here is sent again by itself."
+                        : "The database does not answer. What waits here is sent again by itself when it is back.");
+    }
+
+    private static String sqlState(Throwable e) {
+        for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+            if (cause instanceof SQLException sql && sql.getSQLState() != null) {
+                return sql.getSQLState();
+            }
+        }
+        return "";
+    }
+
+    private static ResponseEntity<ProblemDetail> later(HttpStatus status, String words) {
+        return ResponseEntity.status(status)
+                .header(HttpHeaders.RETRY_AFTER, "2")
+                .body(ProblemDetail.forStatusAndDetail(status, words));
     }
 
     @ExceptionHandler(LargeStore.TooLarge.class)

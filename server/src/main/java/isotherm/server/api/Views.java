@@ -18,8 +18,9 @@ final class Views {
      *
      * @param id identity
      * @param name name
+     * @param broken whether today's rules refuse it, so that it has to be mended before it can be used
      */
-    record CarSummary(UUID id, String name) {}
+    record CarSummary(UUID id, String name, boolean broken) {}
 
     /**
      * A car with all that belongs to it.
@@ -30,6 +31,7 @@ final class Views {
      * @param duties its duties, oldest first
      * @param designs its designs, oldest first
      * @param logs its logs, oldest first
+     * @param broken how many of its duties, designs and logs today's rules refuse; they are not among these
      */
     record CarView(
             UUID id,
@@ -37,7 +39,8 @@ final class Views {
             CarDocument car,
             List<DutyView> duties,
             List<DesignView> designs,
-            List<LogView> logs) {}
+            List<LogView> logs,
+            int broken) {}
 
     /**
      * A log.

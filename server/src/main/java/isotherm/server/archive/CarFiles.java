@@ -21,19 +21,22 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.function.Function;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * A car of an archive with all its documents, read and checked; rows and pictures stay where they are until they are wanted.
  *
  * @param contents what belongs to it
- * @param car the car
+ * @param name what the car is called
  * @param texts the documents' texts by the names of their files
  * @param books the books' entries by the names of their files
  */
-record CarFiles(CarContents contents, CarDocument car, Map<String, String> texts, Map<String, List<Written>> books) {
+record CarFiles(CarContents contents, String name, Map<String, String> texts, Map<String, List<Written>> books) {
     /**
      * An entry of a book.
      *
@@ -42,36 +45,70 @@ record CarFiles(CarContents contents, CarDocument car, Map<String, String> texts
      */
     record Written(UUID id, String text) {}
 
+    private static final JsonMapper JSON = new JsonMapper();
+
     static CarFiles read(Archive archive, CarContents contents) throws IOException {
         Map<String, String> texts = new LinkedHashMap<>();
-        CarDocument car = document(archive, Names.car(contents), CarDocument.class, texts);
+        document(archive, contents, contents.id(), Names.car(contents), CarDocument.class, texts);
         for (String id : contents.duties()) {
-            document(archive, Names.duty(contents, id), DutyDocument.class, texts);
+            document(archive, contents, id, Names.duty(contents, id), DutyDocument.class, texts);
         }
         for (String id : contents.designs()) {
-            document(archive, Names.design(contents, id), DesignDocument.class, texts);
+            document(archive, contents, id, Names.design(contents, id), DesignDocument.class, texts);
         }
         for (String id : contents.logs()) {
             String name = Names.log(contents, id);
-            check(name, document(archive, name, LogDocument.class, texts));
+            document(archive, contents, id, name, LogDocument.class, texts).ifPresent(log -> check(name, log));
         }
         Map<String, List<Written>> books = new LinkedHashMap<>();
         for (BuildContents b : contents.builds()) {
             String name = Names.build(contents, b);
-            check(name, document(archive, name, BuildDocument.class, texts));
+            document(archive, contents, b.id(), name, BuildDocument.class, texts)
+                    .ifPresent(build -> check(name, build));
             String sheet = Names.entries(contents, b);
-            books.put(sheet, book(archive, sheet, EntryDocument.class, EntryDocument::id));
+            books.put(sheet, book(archive, contents, sheet, EntryDocument.class));
         }
         String care = Names.care(contents);
-        books.put(care, book(archive, care, CareEntryDocument.class, CareEntryDocument::id));
-        return new CarFiles(contents, car, texts, books);
+        books.put(care, book(archive, contents, care, CareEntryDocument.class));
+        return new CarFiles(contents, name(texts.get(Names.car(contents))), texts, books);
     }
 
-    private static <T extends Record> T document(Archive archive, String name, Class<T> type, Map<String, String> texts)
+    private static String name(String car) {
+        try {
+            return JSON.readTree(car).path("name").asString("Without a name");
+        } catch (JacksonException e) {
+            return "Not readable at all";
+        }
+    }
+
+    /** The car's document under another name; as it is when it cannot be read. */
+    String renamed(String to) {
+        String car = texts.get(Names.car(contents));
+        try {
+            return JSON.readTree(car) instanceof ObjectNode node
+                    ? node.put("name", to).toString()
+                    : car;
+        } catch (JacksonException e) {
+            return car;
+        }
+    }
+
+    /** The identity that an entry of a book gives itself; empty when it gives none. */
+    static String identity(String entry) {
+        try {
+            return JSON.readTree(entry).path("id").asString("");
+        } catch (JacksonException e) {
+            return "";
+        }
+    }
+
+    /** A document that was kept before today's rules, as its contents say, comes in as it is; nothing else of it is believed. */
+    private static <T extends Record> Optional<T> document(
+            Archive archive, CarContents contents, String id, String name, Class<T> type, Map<String, String> texts)
             throws IOException {
         String text = archive.text(name, Archive.LARGEST_DOCUMENT);
         texts.put(name, text);
-        return document(name, text, type);
+        return contents.isSpoiled(id) ? Optional.empty() : Optional.of(document(name, text, type));
     }
 
     /** Tells the file with every problem. */
@@ -85,12 +122,20 @@ record CarFiles(CarContents contents, CarDocument car, Map<String, String> texts
         }
     }
 
-    private static <T extends Record> List<Written> book(
-            Archive archive, String name, Class<T> type, Function<T, String> id) throws IOException {
+    private static List<Written> book(Archive archive, CarContents contents, String name, Class<? extends Record> type)
+            throws IOException {
         List<Written> entries = new ArrayList<>();
         for (String line : archive.text(name, Archive.LARGEST_BOOK).lines().toList()) {
             String where = name + ", line " + (entries.size() + 1) + " ";
-            entries.add(new Written(UUID.fromString(id.apply(document(where, line, type))), line));
+            String id = identity(line);
+            if (!contents.isSpoiled(id)) {
+                document(where, line, type);
+            }
+            try {
+                entries.add(new Written(UUID.fromString(id), line));
+            } catch (IllegalArgumentException e) {
+                throw Archive.refused(where, "This entry has no identity");
+            }
         }
         return entries;
     }

@@ -1,6 +1,13 @@
 package isotherm.server.archive;
 
-import isotherm.server.document.DocumentReader;
+import isotherm.server.catalogue.Families;
+import isotherm.server.document.Attempt;
+import isotherm.server.document.BuildDocuments.BuildDocument;
+import isotherm.server.document.BuildDocuments.EntryDocument;
+import isotherm.server.document.CarDocument;
+import isotherm.server.document.CareDocuments.CareEntryDocument;
+import isotherm.server.document.DesignDocument;
+import isotherm.server.document.DutyDocument;
 import isotherm.server.document.FileDocuments.BuildContents;
 import isotherm.server.document.FileDocuments.CarContents;
 import isotherm.server.document.FileDocuments.GarageContents;
@@ -37,11 +44,19 @@ class GarageItems {
                 ArchiveFormat.GARAGE.newest(),
                 garage.cars().stream().map(c -> contents(c.id())).toList(),
                 garage.ownParts().stream()
-                        .map(p -> new PartContents(p.part().id().toString(), p.family()))
+                        .map(p -> new PartContents(p.part().id().toString(), p.family(), isSpoiled(p) ? true : null))
                         .toList());
     }
 
+    private static boolean isSpoiled(Garage.OwnPart part) {
+        return Families.document(part.family())
+                .filter(type ->
+                        Attempt.read(part.part().document(), type).found().isEmpty())
+                .isPresent();
+    }
+
     CarContents contents(UUID car) {
+        List<String> spoiled = spoiled(car);
         return new CarContents(
                 car.toString(),
                 ids(Kind.DUTY, car),
@@ -53,7 +68,36 @@ class GarageItems {
                                 books.pictures(b.id()).stream()
                                         .map(UUID::toString)
                                         .toList()))
-                        .toList());
+                        .toList(),
+                spoiled.isEmpty() ? null : spoiled);
+    }
+
+    /** One document that is older than a rule does not keep a garage from being written, nor from being read again. */
+    private List<String> spoiled(UUID car) {
+        List<String> spoiled = new ArrayList<>();
+        note(List.of(garage.get(Kind.CAR, car)), CarDocument.class, spoiled);
+        note(garage.parts(Kind.DUTY, car), DutyDocument.class, spoiled);
+        note(garage.parts(Kind.DESIGN, car), DesignDocument.class, spoiled);
+        note(garage.parts(Kind.LOG, car), LogDocument.class, spoiled);
+        List<Stored> builds = garage.parts(Kind.BUILD, car);
+        note(builds, BuildDocument.class, spoiled);
+        books.entries(Kind.BUILD, builds.stream().map(Stored::id).toList())
+                .values()
+                .forEach(sheet -> noteEntries(sheet, EntryDocument.class, spoiled));
+        noteEntries(books.entries(Kind.CAR, car), CareEntryDocument.class, spoiled);
+        return spoiled.stream().sorted().toList();
+    }
+
+    private static void note(List<Stored> documents, Class<? extends Record> type, List<String> spoiled) {
+        documents.stream()
+                .filter(s -> Attempt.read(s.document(), type).found().isEmpty())
+                .forEach(s -> spoiled.add(s.id().toString()));
+    }
+
+    private static void noteEntries(List<String> entries, Class<? extends Record> type, List<String> spoiled) {
+        entries.stream()
+                .filter(e -> Attempt.read(e, type).found().isEmpty())
+                .forEach(e -> spoiled.add(CarFiles.identity(e)));
     }
 
     private List<String> ids(Kind kind, UUID car) {
@@ -75,8 +119,7 @@ class GarageItems {
             String id = log.id().toString();
             items.add(Item.text(Names.log(car, id), log.document()));
             items.add(new Item(
-                    Names.rows(car, id),
-                    out -> rows.write(log.id(), DocumentReader.read(log.document(), LogDocument.class), out)));
+                    Names.rows(car, id), out -> rows.write(log.id(), LogDocument.Shape.of(log.document()), out)));
         }
         builds(car, carId, items);
         items.add(Item.text(Names.care(car), lines(books.entries(Kind.CAR, carId))));

@@ -3,12 +3,12 @@ package isotherm.server.archive;
 import isotherm.server.build.Pictures;
 import isotherm.server.catalogue.Families;
 import isotherm.server.catalogue.PlumbingCatalogue;
+import isotherm.server.document.Attempt;
 import isotherm.server.document.BuildDocuments.BuildDocument;
 import isotherm.server.document.BuildDocuments.EntryDocument;
 import isotherm.server.document.Builds;
 import isotherm.server.document.Care;
 import isotherm.server.document.CareDocuments.CareEntryDocument;
-import isotherm.server.document.DocumentReader;
 import isotherm.server.document.FileDocuments.BuildContents;
 import isotherm.server.document.FileDocuments.CarContents;
 import isotherm.server.document.FileDocuments.GarageContents;
@@ -42,6 +42,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -123,19 +124,19 @@ public class GarageReader {
                 CarFiles car = CarFiles.read(archive, c);
                 Set<UUID> identities = car.identities();
                 if (!intake.taken(identities)) {
-                    add(car, car.car().name(), UnaryOperator.identity());
+                    add(car, car.name(), UnaryOperator.identity());
                 } else if (isAlike(c)) {
-                    alike.add(car.car().name());
+                    alike.add(car.name());
                 } else if (copies) {
                     Map<UUID, UUID> fresh =
                             identities.stream().collect(Collectors.toMap(Function.identity(), id -> UUID.randomUUID()));
-                    String name = car.car().name();
+                    String name = car.name();
                     add(
                             car,
                             name.substring(0, Math.min(name.length(), LONGEST_NAME - FROM_FILE.length())) + FROM_FILE,
                             id -> fresh.getOrDefault(id, id));
                 } else {
-                    left.add(car.car().name());
+                    left.add(car.name());
                 }
             }
             int[] parts = parts(contents.parts());
@@ -149,9 +150,7 @@ public class GarageReader {
                     Kind.CAR,
                     carId,
                     carId,
-                    name.equals(car.car().name())
-                            ? car.texts().get(Names.car(c))
-                            : json.writeValueAsString(car.car().named(name)));
+                    name.equals(car.name()) ? car.texts().get(Names.car(c)) : car.renamed(name));
             for (String id : c.duties()) {
                 intake.put(
                         Kind.DUTY,
@@ -169,17 +168,19 @@ public class GarageReader {
             for (String id : c.logs()) {
                 addLog(car, id, as.apply(UUID.fromString(id)), carId);
             }
-            List<BuildDocument> builds = new ArrayList<>();
+            Optional<BuildDocument> newest = Optional.empty();
             for (BuildContents b : c.builds()) {
-                builds.add(addBuild(car, b, as, carId));
+                Optional<BuildDocument> build = addBuild(car, b, as, carId);
+                newest = build.isPresent() ? build : newest;
             }
+            Optional<BuildDocument> counted = newest;
             List<String> care = write(Kind.CAR, carId, car.books().get(Names.care(c)), as);
             shown(
                     Names.care(c),
                     () -> Care.shown(
-                            builds.isEmpty() ? Optional.empty() : Optional.of(builds.get(builds.size() - 1)),
+                            counted,
                             care.stream()
-                                    .map(t -> DocumentReader.read(t, CareEntryDocument.class))
+                                    .flatMap(t -> Attempt.read(t, CareEntryDocument.class).found().stream())
                                     .toList(),
                             catalogue.parts(),
                             LocalDate.EPOCH));
@@ -189,7 +190,7 @@ public class GarageReader {
         private void addLog(CarFiles car, String id, UUID as, UUID carId) throws IOException {
             String text = car.texts().get(Names.log(car.contents(), id));
             String rows = Names.rows(car.contents(), id);
-            LogDocument log = DocumentReader.read(text, LogDocument.class);
+            LogDocument.Shape log = LogDocument.Shape.of(text);
             intake.putLog(as, carId, pieces -> {
                 archive.read(rows, Archive.LARGEST_ROWS, in -> {
                     LogRows.read(log, in, rows, pieces);
@@ -199,21 +200,22 @@ public class GarageReader {
             });
         }
 
-        private BuildDocument addBuild(CarFiles car, BuildContents b, UnaryOperator<UUID> as, UUID carId)
+        private Optional<BuildDocument> addBuild(CarFiles car, BuildContents b, UnaryOperator<UUID> as, UUID carId)
                 throws IOException {
             UUID id = as.apply(UUID.fromString(b.id()));
             String text = car.texts().get(Names.build(car.contents(), b));
             intake.put(Kind.BUILD, id, carId, text);
-            BuildDocument build = DocumentReader.read(text, BuildDocument.class);
+            Optional<BuildDocument> build =
+                    Attempt.read(text, BuildDocument.class).found();
             String sheet = Names.entries(car.contents(), b);
             List<String> written = write(Kind.BUILD, id, car.books().get(sheet), as);
-            shown(
+            build.ifPresent(read -> shown(
                     sheet,
                     () -> Builds.shown(
-                            build,
+                            read,
                             written.stream()
-                                    .map(t -> DocumentReader.read(t, EntryDocument.class))
-                                    .toList()));
+                                    .flatMap(t -> Attempt.read(t, EntryDocument.class).found().stream())
+                                    .toList())));
             for (String picture : b.pictures()) {
                 String name = Names.picture(car.contents(), b, picture);
                 byte[] data = archive.read(name, Pictures.LARGEST_FILE, InputStream::readAllBytes);
@@ -286,7 +288,9 @@ public class GarageReader {
                         .orElseThrow(() -> Archive.refused(
                                 Names.CONTENTS, "“" + p.family() + "” is no family of parts that is known here"));
                 String text = archive.text(name, Archive.LARGEST_DOCUMENT);
-                CarFiles.document(name, text, type);
+                if (!Boolean.TRUE.equals(p.spoiled())) {
+                    CarFiles.document(name, text, type);
+                }
                 UUID id = UUID.fromString(p.id());
                 String other = here.get(key(p.family(), text));
                 if (other == null) {
@@ -300,7 +304,12 @@ public class GarageReader {
         }
 
         private String key(String family, String document) {
-            JsonNode part = json.readTree(document);
+            JsonNode part;
+            try {
+                part = json.readTree(document);
+            } catch (JacksonException e) {
+                return family + "\n" + document;
+            }
             return family + "\n" + part.get("maker") + "\n" + part.get("number");
         }
     }

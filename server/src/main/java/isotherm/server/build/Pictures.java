@@ -6,6 +6,7 @@ import com.drew.metadata.MetadataException;
 import com.drew.metadata.exif.ExifIFD0Directory;
 import isotherm.server.document.InvalidDocument;
 import isotherm.server.document.Problem;
+import isotherm.server.jobs.Busy;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
@@ -18,8 +19,11 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
 import javax.imageio.ImageWriteParam;
 import javax.imageio.ImageWriter;
@@ -32,8 +36,14 @@ import javax.imageio.stream.ImageInputStream;
 public final class Pictures {
     /** Bytes that are taken at most. */
     public static final long LARGEST_FILE = 15_000_000;
-    /** Pixels that are decoded at most: more is refused before it is unpacked. */
+    /** Pixels of a picture that is thinned while it is decoded: more is refused before it is unpacked. */
     private static final long MOST_PIXELS = 60_000_000;
+    /** Pixels of one that can only be decoded whole. */
+    private static final long MOST_WHOLE_PIXELS = 16_000_000;
+    /** A picture that takes longer was made to, ms. */
+    private static final long PATIENCE_MS = 10_000;
+    /** Pictures wait for each other so long, s. */
+    private static final int TURN = 20;
     /** The longer side of a kept picture, pixels. */
     private static final int LONGEST_SIDE = 1800;
 
@@ -50,6 +60,10 @@ public final class Pictures {
     private static final Set<Integer> TABLES = Set.of(0xffdb, 0xffc0, 0xffc4, 0xffdd);
 
     private static final Set<String> TAKEN = Set.of("jpeg", "png", "webp");
+    /** Decoders that pass over pixels which are not wanted. */
+    private static final Set<String> THINNED = Set.of("jpeg", "png");
+    /** One at a time: a picture fills a good part of the memory while it is decoded. */
+    private static final Semaphore ONE = new Semaphore(1, true);
 
     static {
         // Pictures are small enough for memory; the disk is not to hold them.
@@ -64,6 +78,22 @@ public final class Pictures {
      * @throws InvalidDocument when it is none of these, broken, or too large
      */
     static byte[] clean(byte[] data) {
+        try {
+            if (!ONE.tryAcquire(TURN, TimeUnit.SECONDS)) {
+                throw new Busy("Many pictures come in at once. Try again in a moment.");
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new Busy("The server stops.");
+        }
+        try {
+            return cleaned(data);
+        } finally {
+            ONE.release();
+        }
+    }
+
+    private static byte[] cleaned(byte[] data) {
         try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(data))) {
             Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
             if (!readers.hasNext()) {
@@ -71,20 +101,39 @@ public final class Pictures {
             }
             ImageReader reader = readers.next();
             try {
-                if (!TAKEN.contains(reader.getFormatName().toLowerCase(Locale.ROOT))) {
+                String format = reader.getFormatName().toLowerCase(Locale.ROOT);
+                if (!TAKEN.contains(format)) {
                     throw refused("Pictures are taken as JPEG, PNG or WebP, not as " + reader.getFormatName());
                 }
                 reader.setInput(in, true, true);
-                if ((long) reader.getWidth(0) * reader.getHeight(0) > MOST_PIXELS) {
-                    throw refused("This picture has more than 60 million pixels");
+                long pixels = (long) reader.getWidth(0) * reader.getHeight(0);
+                long most = THINNED.contains(format) ? MOST_PIXELS : MOST_WHOLE_PIXELS;
+                if (pixels > most) {
+                    throw refused("This picture has more than " + most / 1_000_000 + " million pixels, the most that is"
+                            + " taken as " + reader.getFormatName());
                 }
-                return jpeg(upright(reader.read(0), orientation(data)));
+                return jpeg(upright(decoded(reader), orientation(data)));
             } finally {
                 reader.dispose();
             }
         } catch (IOException | IndexOutOfBoundsException | IllegalArgumentException | NegativeArraySizeException e) {
             throw refused("This picture is broken and cannot be read");
         }
+    }
+
+    /** Decodes no more pixels than are kept, and gives up on a picture that was made to take long. */
+    private static BufferedImage decoded(ImageReader reader) throws IOException {
+        ImageReadParam how = reader.getDefaultReadParam();
+        int every = Math.max(1, Math.max(reader.getWidth(0), reader.getHeight(0)) / LONGEST_SIDE);
+        how.setSourceSubsampling(every, every, 0, 0);
+        Deadline deadline = new Deadline(System.currentTimeMillis() + PATIENCE_MS);
+        reader.addIIOReadProgressListener(deadline);
+        reader.addIIOReadUpdateListener(deadline);
+        BufferedImage image = reader.read(0, how);
+        if (deadline.isOver()) {
+            throw refused("This picture takes too long to decode: save it anew as a plain JPEG and send that");
+        }
+        return image;
     }
 
     /**

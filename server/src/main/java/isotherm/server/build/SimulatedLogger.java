@@ -35,9 +35,10 @@ final class SimulatedLogger implements AutoCloseable {
      * @throws IOException when it does not start
      */
     static SimulatedLogger start(LoggerCommand.Recipe recipe, JsonMapper json) throws IOException {
-        Process process = new ProcessBuilder(command())
-                .redirectError(ProcessBuilder.Redirect.INHERIT)
-                .start();
+        ProcessBuilder builder = new ProcessBuilder(command()).redirectError(ProcessBuilder.Redirect.INHERIT);
+        // It needs no word of this process, the database's password least of all.
+        builder.environment().clear();
+        Process process = builder.start();
         BufferedWriter input =
                 new BufferedWriter(new OutputStreamWriter(process.getOutputStream(), StandardCharsets.UTF_8));
         input.write(json.writeValueAsString(recipe) + "\n");

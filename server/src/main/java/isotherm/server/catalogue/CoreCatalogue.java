@@ -55,11 +55,13 @@ public class CoreCatalogue {
 
     /**
      * @param part a core
+     * @param basedOn version of the own entry of its name that the writer had read; null for a part that is new
      * @return its entry, new or in the place of the own entry of its name
+     * @throws isotherm.server.store.StaleVersion when there is an own entry of its name, and in another version
      */
     @Transactional
-    public Entry put(CorePartDocument part) {
-        return Entry.of(cores.put(part));
+    public Entry put(CorePartDocument part, Integer basedOn) {
+        return Entry.of(cores.put(part, basedOn));
     }
 
     /**

@@ -1,12 +1,15 @@
 package isotherm.server.catalogue;
 
+import isotherm.server.document.Attempt;
 import isotherm.server.document.DocumentReader;
 import isotherm.server.document.InvalidDocument;
 import isotherm.server.document.Problem;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Stored;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -67,11 +70,19 @@ final class PartStore<D extends Record> {
         for (D p : shipped.get()) {
             entries.put(key(p), new Kept<>(null, null, p));
         }
-        for (Stored s : garage.ownParts(family)) {
-            D part = DocumentReader.read(s.document(), type);
-            entries.put(key(part), new Kept<>(s.id(), s.version(), part));
-        }
+        own().forEach((key, kept) -> entries.put(key, kept));
         return List.copyOf(entries.values());
+    }
+
+    /** The garage's own entries by their names; one that today's rules refuse is left out. */
+    private Map<String, Kept<D>> own() {
+        Map<String, Kept<D>> entries = new LinkedHashMap<>();
+        for (Stored s : garage.ownParts(family)) {
+            Attempt.read(s.document(), type)
+                    .found()
+                    .ifPresent(part -> entries.put(key(part), new Kept<>(s.id(), s.version(), part)));
+        }
+        return entries;
     }
 
     private String key(D part) {
@@ -82,16 +93,27 @@ final class PartStore<D extends Record> {
         return maker.strip().toLowerCase(Locale.ROOT) + "\n" + number.strip().toLowerCase(Locale.ROOT);
     }
 
-    /** New, or in the place of the own entry of its name. */
-    Kept<D> put(D part) {
-        String document = json.writeValueAsString(part);
-        for (Kept<D> e : all()) {
-            if (e.id() != null && key(e.part()).equals(key(part))) {
-                Stored s = garage.replaceOwnPart(e.id(), e.version(), document);
-                return new Kept<>(s.id(), s.version(), part);
-            }
+    /**
+     * Enters a part. The same part sent again changes nothing.
+     *
+     * @param part a part
+     * @param basedOn version of the own entry of its name that the writer had read; null for a part that is new
+     * @return its entry
+     * @throws StaleVersion when there is an own entry of its name, and in another version
+     */
+    Kept<D> put(D part, Integer basedOn) {
+        garage.lockOwnParts();
+        Kept<D> there = own().get(key(part));
+        if (there != null && !there.part().equals(part)) {
+            // The store refuses every version but the newest.
+            Stored s = garage.replaceOwnPart(there.id(), basedOn == null ? -1 : basedOn, json.writeValueAsString(part));
+            return new Kept<>(s.id(), s.version(), part);
         }
-        Stored s = garage.addOwnPart(family, document);
+        return there != null ? there : add(part);
+    }
+
+    private Kept<D> add(D part) {
+        Stored s = garage.addOwnPart(family, json.writeValueAsString(part));
         return new Kept<>(s.id(), s.version(), part);
     }
 
@@ -117,8 +139,13 @@ final class PartStore<D extends Record> {
                 .setSkipHeaderRecord(true)
                 .setIgnoreHeaderCase(true)
                 .get();
-        Map<String, D> known = new LinkedHashMap<>();
+        if (text.indexOf('\0') >= 0) {
+            throw Problem.refused("", null, "This is no text: a list of parts is a text file, separated by commas");
+        }
+        garage.lockOwnParts();
+        Map<String, D> known = new HashMap<>();
         all().forEach(e -> known.put(key(e.part()), e.part()));
+        Map<String, D> wanted = new LinkedHashMap<>();
         int added = 0;
         int changed = 0;
         int same = 0;
@@ -144,9 +171,7 @@ final class PartStore<D extends Record> {
                     }
                     added += before == null ? 1 : 0;
                     changed += before == null ? 0 : 1;
-                    if (keep) {
-                        put(part);
-                    }
+                    wanted.put(key(part), part);
                 } catch (InvalidDocument e) {
                     Problem p = e.problems().get(0);
                     refused.add(new Imported.Refused(line, (p.path() + ": " + p.message()).replaceFirst("^/", "")));
@@ -154,10 +179,28 @@ final class PartStore<D extends Record> {
                     refused.add(new Imported.Refused(line, "it has fewer columns than the first line"));
                 }
             }
-        } catch (IOException | IllegalStateException e) {
+        } catch (IOException | UncheckedIOException | IllegalStateException e) {
             throw new InvalidDocument(List.of(Problem.of("", null, "This list cannot be read: " + e.getMessage())));
         }
+        if (keep) {
+            keep(wanted);
+        }
         return new Imported(added, changed, same, List.copyOf(refused));
+    }
+
+    private void keep(Map<String, D> wanted) {
+        Map<String, Kept<D>> own = own();
+        List<String> fresh = new ArrayList<>();
+        Map<UUID, String> changed = new LinkedHashMap<>();
+        wanted.forEach((key, part) -> {
+            Kept<D> there = own.get(key);
+            if (there == null) {
+                fresh.add(json.writeValueAsString(part));
+            } else {
+                changed.put(there.id(), json.writeValueAsString(part));
+            }
+        });
+        garage.putOwnParts(family, fresh, changed);
     }
 
     private D part(CSVRecord row, Map<String, Integer> header, boolean decimalComma, Map<String, D> known) {

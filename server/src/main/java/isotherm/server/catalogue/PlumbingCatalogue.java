@@ -123,17 +123,19 @@ public class PlumbingCatalogue {
      * Enters a part, new or in the place of the own entry of its name.
      *
      * @param part a part's document
+     * @param basedOn version of the own entry of its name that the writer had read; null for a part that is new
+     * @throws isotherm.server.store.StaleVersion when there is an own entry of its name, and in another version
      */
     @Transactional
-    public void put(Part part) {
+    public void put(Part part, Integer basedOn) {
         if (part instanceof TakeoffDocument t) {
-            takeoffs.put(t);
+            takeoffs.put(t, basedOn);
         } else if (part instanceof AdaptorDocument a) {
-            adaptors.put(a);
+            adaptors.put(a, basedOn);
         } else if (part instanceof HosePartDocument h) {
-            hoses.put(h);
+            hoses.put(h, basedOn);
         } else if (part instanceof HoseEndDocument e) {
-            ends.put(e);
+            ends.put(e, basedOn);
         }
     }
 

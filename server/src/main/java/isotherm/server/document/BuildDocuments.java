@@ -12,6 +12,9 @@ import java.util.UUID;
 
 /** A build: what is asked for, what is stored, and what is shown. Figures are in the unit that {@link Measures} gives. */
 public final class BuildDocuments {
+    private static final Instant EARLIEST = Instant.parse("1950-01-01T00:00:00Z");
+    private static final Instant LATEST = Instant.parse("2200-01-01T00:00:00Z");
+
     private BuildDocuments() {}
 
     /** Adds what is wrong with an entry's identity and moment. */
@@ -21,11 +24,18 @@ public final class BuildDocuments {
         } catch (IllegalArgumentException e) {
             problems.add(Problem.of(path + "/id", id, "A UUID is expected here"));
         }
+        moment(at, path + "/at", problems);
+    }
+
+    /** No car is older than this, and nobody writes of what is to come. */
+    private static void moment(String at, String path, List<Problem> problems) {
         try {
-            Instant.parse(at);
+            Instant moment = Instant.parse(at);
+            if (moment.isBefore(EARLIEST) || !moment.isBefore(LATEST)) {
+                problems.add(Problem.of(path, at, "A moment in the years 1950 to 2199 is expected here"));
+            }
         } catch (DateTimeParseException e) {
-            problems.add(
-                    Problem.of(path + "/at", at, "A moment in UTC is expected here, such as 2026-01-31T09:30:00Z"));
+            problems.add(Problem.of(path, at, "A moment in UTC is expected here, such as 2026-01-31T09:30:00Z"));
         }
     }
 
@@ -73,7 +83,15 @@ public final class BuildDocuments {
                     double leastCrankBar,
             @Text("the car as it was then") CarDocument car,
             @Text("the design as it was then") DesignDocument design,
-            @Text(value = "the run sheet", min = 1, max = 300) List<SheetStep> steps) {}
+            @Text(value = "the run sheet", min = 1, max = 300) List<SheetStep> steps)
+            implements Checked {
+        @Override
+        public void check(String path, List<Problem> problems) {
+            moment(startedAt, path + "/startedAt", problems);
+            car.check(path + "/car", problems);
+            design.check(path + "/design", problems);
+        }
+    }
 
     /**
      * A step of a run sheet.

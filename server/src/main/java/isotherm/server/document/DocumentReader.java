@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Iterator;
 import java.util.List;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadFeature;
@@ -20,6 +21,9 @@ public final class DocumentReader {
             .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
             .build();
     private static final int SHOWN_LENGTH = 60;
+    /** What neither the database nor a drawing can hold: control characters but for tabs and line ends, halves of characters. */
+    private static final Pattern UNWRITABLE = Pattern.compile(
+            "[\\x00-\\x08\\x0B\\x0C\\x0E-\\x1F\\x7F\\uFFFE\\uFFFF]|[\\uD800-\\uDBFF](?![\\uDC00-\\uDFFF])|(?<![\\uD800-\\uDBFF])[\\uDC00-\\uDFFF]");
 
     private final List<Problem> problems = new ArrayList<>();
 
@@ -150,25 +154,32 @@ public final class DocumentReader {
         if (!node.isNumber()) {
             return wrong(path, node, "A number is expected here" + unitWords(c));
         }
-        double value = node.doubleValue();
+        double value = value(node);
         Quantity q = c.getAnnotation(Quantity.class);
         if (q != null && !(value >= q.min() && value <= q.max())) {
-            return outside(path, node, q);
+            return outside(path, node, value, q);
         }
-        return value;
+        return Double.isFinite(value) ? value : wrong(path, node, "A smaller number is expected here" + unitWords(c));
     }
 
     private Object whole(JsonNode node, RecordComponent c, String path) {
-        if (!node.isNumber()
-                || node.decimalValue(BigDecimal.ZERO).stripTrailingZeros().scale() > 0) {
+        double value = node.isNumber() ? value(node) : Double.NaN;
+        if (!node.isNumber() || value != Math.rint(value)) {
             return wrong(path, node, "A whole number is expected here" + unitWords(c));
         }
         Quantity q = c.getAnnotation(Quantity.class);
-        double value = node.doubleValue();
         if (q != null && !(value >= q.min() && value <= q.max())) {
-            return outside(path, node, q);
+            return outside(path, node, value, q);
         }
-        return (int) value;
+        return Math.abs(value) <= Integer.MAX_VALUE
+                ? (int) value
+                : wrong(path, node, "A smaller whole number is expected here" + unitWords(c));
+    }
+
+    /** Numbers beyond what a double holds become infinite, which no range takes, and hardly anything becomes nothing. */
+    private static double value(JsonNode node) {
+        double value = node.numberValue().doubleValue();
+        return Math.abs(value) < Double.MIN_NORMAL ? 0 : value;
     }
 
     private Object text(JsonNode node, RecordComponent c, String path) {
@@ -179,6 +190,9 @@ public final class DocumentReader {
         Text text = c.getAnnotation(Text.class);
         if (text != null && (value.strip().length() < text.min() || value.length() > text.max())) {
             return wrong(path, node, "A text of " + text.min() + " to " + text.max() + " characters is expected here");
+        }
+        if (UNWRITABLE.matcher(value).find()) {
+            return wrong(path, node, "A text without control characters is expected here");
         }
         return value;
     }
@@ -200,13 +214,13 @@ public final class DocumentReader {
                         + " is expected here");
     }
 
-    private Object outside(String path, JsonNode node, Quantity q) {
+    private Object outside(String path, JsonNode node, double value, Quantity q) {
         String unit = q.unit().isEmpty() ? "" : " " + q.unit();
         problems.add(new Problem(
                 path,
                 shown(node),
-                number(node.doubleValue()) + unit + " is outside " + number(q.min()) + " to " + number(q.max()) + unit
-                        + " (" + q.value() + ")",
+                (Double.isFinite(value) ? number(value) : shown(node)) + unit + " is outside " + number(q.min())
+                        + " to " + number(q.max()) + unit + " (" + q.value() + ")",
                 q.min(),
                 q.max(),
                 q.unit()));

@@ -61,13 +61,25 @@ public final class FileDocuments {
      * @param designs of its designs
      * @param logs of its logs
      * @param builds its builds
+     * @param spoiled of those documents and entries that were kept before today's rules and do not pass them: they go on being
+     *     kept as they are, to be mended
      */
     public record CarContents(
             @Text(value = "its identity", min = 36, max = 36) String id,
             @Text(value = "identities of its duties", max = 10_000) List<String> duties,
             @Text(value = "identities of its designs", max = 10_000) List<String> designs,
             @Text(value = "identities of its logs", max = 10_000) List<String> logs,
-            @Text(value = "its builds", max = 10_000) List<BuildContents> builds) {
+            @Text(value = "its builds", max = 10_000) List<BuildContents> builds,
+            @Missing("none") @Text(value = "of those that do not pass today's rules", max = 100_000)
+                    List<String> spoiled) {
+        /**
+         * @param identity a document or an entry
+         * @return whether it is kept although it does not pass today's rules
+         */
+        public boolean isSpoiled(String identity) {
+            return spoiled != null && spoiled.contains(identity);
+        }
+
         private void check(String path, Set<String> seen, List<Problem> problems) {
             identity(id, path + "/id", seen, problems);
             known(duties, path + "/duties", seen, problems);
@@ -95,10 +107,12 @@ public final class FileDocuments {
      *
      * @param id its identity
      * @param family its family
+     * @param spoiled whether it was kept before today's rules and does not pass them
      */
     public record PartContents(
             @Text(value = "its identity", min = 36, max = 36) String id,
-            @Text(value = "its family", min = 1, max = 40) String family) {}
+            @Text(value = "its family", min = 1, max = 40) String family,
+            @Missing("it passes them") @Text("whether it does not pass today's rules") Boolean spoiled) {}
 
     /**
      * What became of a garage that was read.

@@ -1,5 +1,7 @@
 package isotherm.server.document;
 
+import java.util.List;
+
 /**
  * One thing wrong with a document.
  *
@@ -25,5 +27,15 @@ public record Problem(
      */
     public static Problem of(String path, String value, String message) {
         return new Problem(path, value, message, null, null, "");
+    }
+
+    /**
+     * @param path where it is, as a JSON pointer
+     * @param value what was found there, null for nothing
+     * @param message what is wrong and what is expected
+     * @return what is thrown for that alone
+     */
+    public static InvalidDocument refused(String path, String value, String message) {
+        return new InvalidDocument(List.of(of(path, value, message)));
     }
 }

@@ -45,9 +45,10 @@ public final class PlumbingFiles {
         return text.toString();
     }
 
-    /** A spreadsheet takes what begins like a formula for one. */
+    /** A spreadsheet takes what begins like a formula for one, after a tab or a line end too. */
     private static String plain(String cell) {
-        return cell.matches("^[=@+].*") ? "'" + cell : cell;
+        String line = cell.replaceAll("\\p{Cntrl}+", " ").strip();
+        return line.matches("^[=@+-].*") ? "'" + line : line;
     }
 
     private static String money(double v) {

@@ -84,7 +84,12 @@ public final class TemplateFiles {
     }
 
     private static String escaped(String text) {
-        return text.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;");
+        return line(text).replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;");
+    }
+
+    /** A drawing has no place for control characters: SVG would be malformed by them, DXF ends its texts at a line end. */
+    private static String line(String text) {
+        return text.replaceAll("[\\p{Cntrl}\\uFFFE\\uFFFF]+", " ");
     }
 
     /**

@@ -11,13 +11,13 @@ public final class LoggerDocuments {
     /**
      * A logger that is to be listened to.
      *
-     * @param port loopback port on which one listens
+     * @param port loopback port on which one listens, of those that are set aside for loggers
      * @param fault what the simulated one has to be wrong with the engine
      * @param ambientC air temperature round the simulated engine
      * @param pace seconds that pass in the simulated engine in each second
      */
     public record LoggerChoice(
-            @Missing("the simulated one") @Quantity(value = "loopback port", min = 1024, max = 65_535) Integer port,
+            @Missing("the simulated one") @Quantity(value = "loopback port", min = 8400, max = 8499) Integer port,
             @Missing("nothing") @Text("what is wrong with the simulated engine") SimulatedEngine.Fault fault,
             @Missing("18 °C")
                     @Quantity(value = "air temperature round the simulated engine", min = -30, max = 45, unit = "°C")

@@ -3,6 +3,7 @@ package isotherm.server.store;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.LockModeType;
 import jakarta.persistence.PersistenceContext;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -95,13 +96,17 @@ public class Books {
      * @param id identity of the picture, given by whoever sent it
      * @param data the picture
      * @throws NotStored when there is no such build
+     * @throws IdentityTaken when another picture, or one of another build, is stored under that identity
      */
     public void keepPicture(UUID buildId, UUID id, byte[] data) {
-        if (entities.find(BuildEntity.class, buildId) == null) {
+        if (entities.find(BuildEntity.class, buildId, LockModeType.PESSIMISTIC_WRITE) == null) {
             throw new NotStored(Kind.BUILD, buildId);
         }
-        if (entities.find(BuildPictureEntity.class, id) == null) {
+        BuildPictureEntity there = entities.find(BuildPictureEntity.class, id);
+        if (there == null) {
             entities.persist(new BuildPictureEntity(id, buildId, data));
+        } else if (!there.buildId().equals(buildId) || !Arrays.equals(there.data(), data)) {
+            throw new IdentityTaken(id);
         }
     }
 

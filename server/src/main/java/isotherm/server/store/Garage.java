@@ -1,9 +1,12 @@
 package isotherm.server.store;
 
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The stored garage: documents in, documents out, each write based on a version. */
@@ -64,38 +67,59 @@ public class Garage {
     }
 
     /**
+     * Adds a car, or finds it: whoever did not hear that it arrived sends it once more under the same identity.
+     *
+     * @param id its identity
      * @param document the car's JSON text
-     * @return the new car
+     * @return the car
+     * @throws IdentityTaken when something else is stored under that identity
      */
-    public Stored addCar(String document) {
-        return stored(cars.saveAndFlush(new CarEntity(UUID.randomUUID(), document)));
+    public Stored addCar(UUID id, String document) {
+        return cars.findById(id)
+                .map(there -> again(there, document))
+                .orElseGet(() -> stored(cars.saveAndFlush(new CarEntity(id, document))));
     }
 
     /**
      * A car with its first duty and design, all or none of them.
      *
+     * @param id the car's identity
      * @param car the car's JSON text
      * @param duty the duty's
      * @param design the design's
-     * @return the new car
+     * @return the car
+     * @throws IdentityTaken when something else is stored under that identity
      */
-    public Stored addCar(String car, String duty, String design) {
-        Stored stored = addCar(car);
-        addPart(Kind.DUTY, stored.id(), duty);
-        addPart(Kind.DESIGN, stored.id(), design);
+    public Stored addCar(UUID id, String car, String duty, String design) {
+        boolean fresh = !cars.existsById(id);
+        Stored stored = addCar(id, car);
+        if (fresh) {
+            addPart(Kind.DUTY, UUID.randomUUID(), id, duty);
+            addPart(Kind.DESIGN, UUID.randomUUID(), id, design);
+        }
         return stored;
     }
 
     /**
+     * Adds a part of a car, or finds it when it was sent before.
+     *
      * @param kind duty, design or build
+     * @param id its identity
      * @param carId the car it belongs to
      * @param document its JSON text
-     * @return the new part
+     * @return the part
      * @throws NotStored when there is no such car
+     * @throws IdentityTaken when something else is stored under that identity
      */
-    public Stored addPart(Kind kind, UUID carId, String document) {
+    public Stored addPart(Kind kind, UUID id, UUID carId, String document) {
         entity(Kind.CAR, carId);
-        UUID id = UUID.randomUUID();
+        Optional<? extends PartEntity> there = partsOf(kind).findById(id);
+        if (there.isPresent()) {
+            if (!there.get().carId().equals(carId)) {
+                throw new IdentityTaken(id);
+            }
+            return again(there.get(), document);
+        }
         return stored(
                 switch (kind) {
                     case DUTY -> duties.saveAndFlush(new DutyEntity(id, carId, document));
@@ -103,6 +127,24 @@ public class Garage {
                     case BUILD -> builds.saveAndFlush(new BuildEntity(id, carId, document));
                     case CAR, LOG -> throw new IllegalArgumentException(kind + " is not added as a document");
                 });
+    }
+
+    /** What was changed since it was added can no longer be compared with what was sent first. */
+    private static Stored again(StoredEntity there, String document) {
+        if (there.version() == 0 && !there.document().equals(document)) {
+            throw new IdentityTaken(there.id());
+        }
+        return stored(there);
+    }
+
+    /**
+     * @param kind what it is
+     * @param id its identity
+     * @return what is stored, if anything is
+     */
+    @Transactional(readOnly = true)
+    public Optional<Stored> find(Kind kind, UUID id) {
+        return repository(kind).findById(id).map(Garage::stored);
     }
 
     /**
@@ -199,6 +241,12 @@ public class Garage {
                 .toList();
     }
 
+    /** Lets nobody else add or change own parts until this transaction ends, so that two of one name cannot come to be. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void lockOwnParts() {
+        parts.lock();
+    }
+
     /**
      * @param family a family of catalogue parts
      * @param document JSON text of a part
@@ -206,6 +254,22 @@ public class Garage {
      */
     public Stored addOwnPart(String family, String document) {
         return stored(parts.saveAndFlush(new CataloguePartEntity(UUID.randomUUID(), family, document)));
+    }
+
+    /**
+     * Many parts at once, of whoever has locked them.
+     *
+     * @param family a family of catalogue parts
+     * @param fresh JSON texts of parts that are new
+     * @param changed new JSON texts of parts that are there, by their identities
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void putOwnParts(String family, List<String> fresh, Map<UUID, String> changed) {
+        parts.saveAll(fresh.stream()
+                .map(document -> new CataloguePartEntity(UUID.randomUUID(), family, document))
+                .toList());
+        parts.findAllById(changed.keySet()).forEach(e -> e.replace(changed.get(e.id())));
+        parts.flush();
     }
 
     /**
@@ -232,6 +296,18 @@ public class Garage {
     public void removeOwnPart(UUID id, int basedOn) {
         parts.delete(ownPart(id, basedOn));
         parts.flush();
+    }
+
+    /**
+     * @param id a part of the garage's own
+     * @return the part
+     * @throws NotStored when nothing is stored there
+     */
+    @Transactional(readOnly = true)
+    public OwnPart ownPart(UUID id) {
+        return parts.findById(id)
+                .map(e -> new OwnPart(e.family(), stored(e)))
+                .orElseThrow(() -> new NotStored("part", id));
     }
 
     private CataloguePartEntity ownPart(UUID id, int basedOn) {

@@ -4,6 +4,7 @@ import jakarta.persistence.EntityManager;
 import jakarta.persistence.PersistenceContext;
 import java.io.IOException;
 import java.io.InputStream;
+import java.time.Instant;
 import java.util.UUID;
 import java.util.function.Consumer;
 import org.springframework.stereotype.Service;
@@ -52,9 +53,10 @@ public class LargeStore {
     }
 
     /**
+     * @param id its identity
      * @param carId the car that it belongs to
      * @param name name of the file
-     * @param in its content
+     * @param in its content, which is there already: no connection is held while somebody sends
      * @param most bytes that are taken at most
      * @return the upload
      * @throws IOException when the content cannot be read
@@ -62,11 +64,18 @@ public class LargeStore {
      * @throws NotStored when there is no such car
      */
     @Transactional(rollbackFor = Exception.class)
-    public Upload upload(UUID carId, String name, InputStream in, long most) throws IOException {
+    public Upload upload(UUID id, UUID carId, String name, InputStream in, long most) throws IOException {
         if (entities.find(CarEntity.class, carId) == null) {
             throw new NotStored(Kind.CAR, carId);
         }
-        UploadEntity upload = new UploadEntity(UUID.randomUUID(), carId, name);
+        UploadEntity there = entities.find(UploadEntity.class, id);
+        if (there != null) {
+            if (!there.carId().equals(carId) || !there.name().equals(name)) {
+                throw new IdentityTaken(id);
+            }
+            return new Upload(id, carId, name);
+        }
+        UploadEntity upload = new UploadEntity(id, carId, name);
         entities.persist(upload);
         long size = 0;
         int ordinal = 0;
@@ -150,8 +159,20 @@ public class LargeStore {
     }
 
     /**
+     * @param before files that came in before this moment and were never kept are forgotten
+     * @return how many
+     */
+    @Transactional
+    public int forgetUploads(Instant before) {
+        return entities.createQuery("delete from UploadEntity u where u.createdAt < :before")
+                .setParameter("before", before)
+                .executeUpdate();
+    }
+
+    /**
      * Keeps a log whole or not at all.
      *
+     * @param id its identity
      * @param carId the car that it belongs to
      * @param filling writes its pieces
      * @return what is stored
@@ -159,12 +180,7 @@ public class LargeStore {
      * @throws NotStored when there is no such car
      */
     @Transactional(rollbackFor = Exception.class)
-    public Stored keep(UUID carId, Filling filling) throws IOException {
-        return keep(UUID.randomUUID(), carId, filling);
-    }
-
-    /** The same under an identity that is given. */
-    Stored keep(UUID id, UUID carId, Filling filling) throws IOException {
+    public Stored keep(UUID id, UUID carId, Filling filling) throws IOException {
         if (entities.find(CarEntity.class, carId) == null) {
             throw new NotStored(Kind.CAR, carId);
         }

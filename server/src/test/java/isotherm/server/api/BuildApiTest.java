@@ -188,7 +188,7 @@ class BuildApiTest {
         assertThat(SERVER.send("POST", build + "/logger/engine", "{\"turning\":\"IDLE\"}")
                         .body())
                 .contains("No logger is attached");
-        assertThat(SERVER.send("POST", build + "/logger", "{\"port\":1025}").body())
+        assertThat(SERVER.send("POST", build + "/logger", "{\"port\":8499}").body())
                 .contains("No logger answers");
     }
 
@@ -230,5 +230,16 @@ class BuildApiTest {
                 .as("a gate stands once")
                 .containsOnlyOnce("No start yet")
                 .containsOnlyOnce("No bumper yet");
+    }
+
+    @Test
+    void nobodyWritesOfAYearThatNobodySees() {
+        for (String at : new String[] {"+1000000-01-01T00:00:00Z", "0001-01-01T00:00:00Z", "2200-01-01T00:00:00Z"}) {
+            HttpResponse<String> refused =
+                    write(entry("NOTE", "prepare-parts").put("text", "x").put("at", at));
+            assertThat(refused.statusCode()).isEqualTo(422);
+            assertThat(refused.body()).contains("/at", "years 1950 to 2199");
+        }
+        assertThat(view().at("/progress/steps").toString()).doesNotContain("1000000");
     }
 }

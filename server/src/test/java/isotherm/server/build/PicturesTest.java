@@ -147,4 +147,40 @@ class PicturesTest {
         assertThatThrownBy(() -> Pictures.kept("<svg/>".getBytes(StandardCharsets.UTF_8)))
                 .isInstanceOf(InvalidDocument.class);
     }
+
+    @Test
+    void aPictureOfManyPixelsIsThinnedWhileItIsDecoded() throws IOException {
+        // A plain one packs to little: what counts is what it unpacks to.
+        BufferedImage large = new BufferedImage(9000, 6400, BufferedImage.TYPE_BYTE_GRAY);
+        byte[] png = written(large, "png");
+        assertThat(png.length).isLessThan(500_000);
+        long begun = System.nanoTime();
+        BufferedImage kept = read(Pictures.clean(png));
+        assertThat(Math.max(kept.getWidth(), kept.getHeight())).isEqualTo(1800);
+        assertThat(System.nanoTime() - begun).as("it took 50 s once").isLessThan(10_000_000_000L);
+    }
+
+    @Test
+    void picturesAreDecodedOneAtATime() throws Exception {
+        byte[] png = written(new BufferedImage(7000, 6000, BufferedImage.TYPE_BYTE_GRAY), "png");
+        Runtime runtime = Runtime.getRuntime();
+        System.gc();
+        long before = runtime.totalMemory() - runtime.freeMemory();
+        java.util.concurrent.atomic.AtomicLong most = new java.util.concurrent.atomic.AtomicLong();
+        Thread watch = new Thread(() -> {
+            while (!Thread.currentThread().isInterrupted()) {
+                most.accumulateAndGet(runtime.totalMemory() - runtime.freeMemory(), Math::max);
+            }
+        });
+        watch.setDaemon(true);
+        watch.start();
+        var twelve = java.util.stream.IntStream.range(0, 12)
+                .mapToObj(i -> java.util.concurrent.CompletableFuture.supplyAsync(() -> Pictures.clean(png)))
+                .toList();
+        for (var one : twelve) {
+            assertThat(one.get()).isNotEmpty();
+        }
+        watch.interrupt();
+        assertThat(most.get() - before).as("twelve took 6.5 GB once").isLessThan(1_500_000_000L);
+    }
 }

@@ -103,4 +103,33 @@ class DocumentReaderTest {
             assertThat(once.toCore()).isEqualTo(design.toCore());
         }
     }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"1e400", "-1e400", "1e999999999", "NINES"})
+    void aNumberThatNothingHoldsIsOutsideItsRange(String number) {
+        String written = number.replace("NINES", "9".repeat(400));
+        for (String field : List.of("\"powerKw\": 235", "\"rows\": 10")) {
+            String json = Examples.read("corvid").replace(field, field.replaceAll("\\d+$", written));
+            assertThat(problems(json)).singleElement().satisfies(p -> assertThat(p.max())
+                    .isNotNull());
+        }
+    }
+
+    @Test
+    void hardlyAnythingIsNothing() {
+        String json =
+                Examples.read("corvid").replaceFirst("\"sealingPercent\": *[0-9.]+", "\"sealingPercent\": 1e-320");
+        CaseDocument read = DocumentReader.read(json, CaseDocument.class);
+        assertThat(read.design().cooler().sealingPercent()).isZero();
+        assertThat(Solver.solve(read).figures().peakC()).isFinite();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"a\\u0000b", "\\u0007", "\\ud800", "\\udc00x", "\\uffff", "\\u007f"})
+    void aTextHoldsNothingThatCannotBeKept(String text) {
+        String json = Examples.read("corvid").replace("Aldane Corvid", text);
+        assertThat(problems(json)).extracting(Problem::path).containsExactly("/car/name");
+        String good = Examples.read("corvid").replace("Aldane Corvid", "Zoë’s 🚗, tab\\tand line\\nend");
+        assertThat(DocumentReader.read(good, CaseDocument.class).car().name()).startsWith("Zoë’s 🚗");
+    }
 }

@@ -21,7 +21,8 @@ class LargeStoreTest {
     void whatWentInComesOutInAnyPieces() throws IOException {
         byte[] content = new byte[3_500_017];
         new Random(1).nextBytes(content);
-        LargeStore.Upload upload = STORE.upload(CAR, "x.bin", new ByteArrayInputStream(content), 10_000_000);
+        LargeStore.Upload upload =
+                STORE.upload(UUID.randomUUID(), CAR, "x.bin", new ByteArrayInputStream(content), 10_000_000);
         assertThat(STORE.open(upload.id()).readAllBytes()).isEqualTo(content);
         assertThat(STORE.upload(upload.id()).name()).isEqualTo("x.bin");
         var in = STORE.open(upload.id());
@@ -35,8 +36,8 @@ class LargeStoreTest {
     @Test
     void moreThanIsTakenLeavesNothing() {
         assertThatExceptionOfType(LargeStore.TooLarge.class)
-                .isThrownBy(
-                        () -> STORE.upload(CAR, "big.bin", new ByteArrayInputStream(new byte[3_000_000]), 2_000_000))
+                .isThrownBy(() -> STORE.upload(
+                        UUID.randomUUID(), CAR, "big.bin", new ByteArrayInputStream(new byte[3_000_000]), 2_000_000))
                 .withMessageContaining("2 MB");
     }
 
@@ -44,7 +45,7 @@ class LargeStoreTest {
     void aLogWhoseSourceBreaksOffIsNotThereAtAll() {
         int before = GARAGE.parts(Kind.LOG, CAR).size();
         assertThatExceptionOfType(IOException.class)
-                .isThrownBy(() -> STORE.keep(CAR, pieces -> {
+                .isThrownBy(() -> STORE.keep(UUID.randomUUID(), CAR, pieces -> {
                     pieces.add(new byte[] {1, 2, 3});
                     throw new IOException("The disk is gone");
                 }));
@@ -53,7 +54,7 @@ class LargeStoreTest {
 
     @Test
     void aLogIsReadPieceByPieceInItsOrder() throws IOException {
-        Stored log = STORE.keep(CAR, pieces -> {
+        Stored log = STORE.keep(UUID.randomUUID(), CAR, pieces -> {
             for (byte i = 0; i < 5; i++) {
                 pieces.add(new byte[] {i});
             }
@@ -71,8 +72,10 @@ class LargeStoreTest {
     @Test
     void nothingIsKeptForACarThatIsNotThere() {
         UUID nobody = UUID.randomUUID();
-        assertThatExceptionOfType(NotStored.class).isThrownBy(() -> STORE.keep(nobody, pieces -> "{}"));
         assertThatExceptionOfType(NotStored.class)
-                .isThrownBy(() -> STORE.upload(nobody, "x", new ByteArrayInputStream(new byte[1]), 10));
+                .isThrownBy(() -> STORE.keep(UUID.randomUUID(), nobody, pieces -> "{}"));
+        assertThatExceptionOfType(NotStored.class)
+                .isThrownBy(
+                        () -> STORE.upload(UUID.randomUUID(), nobody, "x", new ByteArrayInputStream(new byte[1]), 10));
     }
 }

@@ -1,0 +1,244 @@
+package isotherm.server.build;
+
+import isotherm.core.sheet.Channel;
+import isotherm.core.sheet.Entry;
+import isotherm.core.sheet.Expectation;
+import isotherm.core.sheet.Progress;
+import isotherm.core.sheet.Sample;
+import isotherm.core.sheet.Watch;
+import isotherm.server.document.BuildDocuments.BuildDocument;
+import isotherm.server.document.BuildDocuments.EntryDocument;
+import isotherm.server.document.Builds;
+import isotherm.server.document.InvalidDocument;
+import isotherm.server.logger.GaugeLines;
+import isotherm.server.store.NotStored;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.net.Socket;
+import java.net.SocketTimeoutException;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayDeque;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Queue;
+import java.util.UUID;
+import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * Listens to one logger for one sheet. It has a clock of its own: a logger that hangs is noticed, and what it showed last is not
+ * shown as if it were now. What is to be written waits while the database is away.
+ */
+final class Feed implements Runnable {
+    private static final Logger LOG = LoggerFactory.getLogger(Feed.class);
+    /** The sheet is looked at anew after so much time, ms. */
+    private static final long LOOK_EVERY_MS = 700;
+    /** A silence is looked at so often, ms. */
+    private static final int TICK_MS = 1000;
+    /** After so long what the gauges showed last is not shown any more, s. */
+    private static final int STALE = 3;
+    /** After so long the sheet says that the logger is silent, s. */
+    private static final int SILENT = 10;
+    /** Entries that wait for the database at most. */
+    private static final int MOST_WAITING = 500;
+    /** Who writes what the logger says. */
+    private static final String WHO = "logger";
+
+    private final UUID id;
+    private final BuildDocument build;
+    private final Socket socket;
+    private final LogLines lines;
+    private final Optional<SimulatedLogger> simulated;
+    private final LiveGauges gauges;
+    private final BuildService builds;
+    private final Watch watch;
+    private final Queue<EntryDocument> waiting = new ArrayDeque<>();
+    private volatile LiveGauges.LiveSample latest;
+    private volatile boolean closed;
+    private Progress progress;
+    private long looked;
+    private long heard = System.nanoTime();
+    private boolean silenceWritten;
+
+    Feed(
+            UUID id,
+            BuildDocument build,
+            Socket socket,
+            LogLines lines,
+            Optional<SimulatedLogger> simulated,
+            LiveGauges gauges,
+            BuildService builds)
+            throws IOException {
+        this.id = id;
+        this.build = build;
+        this.socket = socket;
+        this.lines = lines;
+        this.simulated = simulated;
+        this.gauges = gauges;
+        this.builds = builds;
+        this.watch =
+                new Watch(Expectation.of(build.car().toCore(), build.design().toCore()));
+        this.latest = shown(0, Map.of(), List.of(), 0);
+        socket.setSoTimeout(TICK_MS);
+    }
+
+    private LiveGauges.LiveSample shown(
+            double time, Map<Channel, Double> values, List<Channel> spoiled, int silentSeconds) {
+        return new LiveGauges.LiveSample(true, simulated.isPresent(), time, values, spoiled, silentSeconds);
+    }
+
+    /** @return what the gauges showed last */
+    LiveGauges.LiveSample latest() {
+        return latest;
+    }
+
+    @Override
+    public void run() {
+        try {
+            while (!closed && next()) {
+                write();
+            }
+        } catch (NotStored e) {
+            LOG.debug("The build {} was removed while its logger was attached", id, e);
+        } catch (IOException e) {
+            LOG.debug("The logger of {} has gone", id, e);
+        } finally {
+            gauges.ended(id, this);
+        }
+    }
+
+    /** Takes what comes next, or notices that nothing does; false when nothing comes any more. */
+    private boolean next() throws IOException {
+        try {
+            String line = lines.next();
+            if (line == null) {
+                return false;
+            }
+            GaugeLines.read(line).ifPresent(this::take);
+        } catch (SocketTimeoutException e) {
+            silence();
+        }
+        return true;
+    }
+
+    private void silence() {
+        int seconds = (int) TimeUnit.NANOSECONDS.toSeconds(System.nanoTime() - heard);
+        if (seconds >= STALE) {
+            latest = shown(latest.time(), Map.of(), List.of(), seconds);
+            gauges.tell(id, "sample", latest);
+        }
+        if (seconds >= SILENT && !silenceWritten) {
+            silenceWritten = true;
+            note(
+                    Entry.Kind.ALARM,
+                    Watch.Fault.SENSOR_LOST.name(),
+                    null,
+                    "The logger has sent nothing for " + SILENT
+                            + " s, and nothing watches the engine: read the car's own gauges, and stop it if they show nothing");
+        }
+    }
+
+    private void take(Sample raw) {
+        heard = System.nanoTime();
+        silenceWritten = false;
+        Sample sample = raw.plausible();
+        List<Channel> spoiled = raw.values().keySet().stream()
+                .filter(c -> sample.get(c).isEmpty())
+                .sorted()
+                .toList();
+        Map<Channel, Double> values = new EnumMap<>(Channel.class);
+        sample.values().forEach((c, v) -> values.put(c, GaugeLines.written(c, v)));
+        latest = shown(sample.time(), values, spoiled, 0);
+        gauges.tell(id, "sample", latest);
+        List<Watch.Alarm> alarms = watch.take(sample);
+        for (Watch.Alarm a : alarms) {
+            note(Entry.Kind.ALARM, a.fault().name() + (a.stop() ? " STOP" : ""), null, a.words());
+        }
+        if (alarms.stream().noneMatch(Watch.Alarm::stop)) {
+            fillIn(sample);
+        }
+    }
+
+    /** Fills in what the sheet asks for and the gauges show. */
+    private void fillIn(Sample sample) {
+        long now = System.currentTimeMillis();
+        if (progress == null || now - looked > LOOK_EVERY_MS) {
+            looked = now;
+            try {
+                progress = Builds.progress(build, builds.entries(id));
+            } catch (NotStored e) {
+                throw e;
+            } catch (RuntimeException e) {
+                LOG.warn("The sheet of {} cannot be looked at now: {}", id, e.getMessage());
+                return;
+            }
+        }
+        for (Map.Entry<String, Double> r : progress.readable(sample).entrySet()) {
+            double value = Builds.written(progress.steps().get(r.getKey()).step(), r.getValue());
+            note(Entry.Kind.LIVE_READING, r.getKey(), value, null);
+            // Not looked at again before it has been written.
+            progress = null;
+            looked = now;
+            return;
+        }
+    }
+
+    private static String now() {
+        return Instant.now().truncatedTo(ChronoUnit.SECONDS).toString();
+    }
+
+    private void note(Entry.Kind kind, String on, Double value, String text) {
+        if (waiting.size() < MOST_WAITING) {
+            waiting.add(new EntryDocument(UUID.randomUUID().toString(), now(), WHO, kind, on, value, text));
+        }
+    }
+
+    /** Writes what waits, in its order; what the database does not take now is tried again at the next row or tick. */
+    private void write() {
+        boolean written = false;
+        while (!waiting.isEmpty()) {
+            try {
+                written |= builds.write(id, waiting.element());
+            } catch (InvalidDocument e) {
+                // The sheet was changed since it was looked at: the next look decides anew.
+                LOG.debug("Not written: {}", e.getMessage());
+            } catch (NotStored e) {
+                throw e;
+            } catch (RuntimeException e) {
+                LOG.warn("What the logger of {} says waits: {}", id, e.getMessage());
+                break;
+            }
+            waiting.remove();
+        }
+        if (written) {
+            progress = null;
+            gauges.tell(id, "written", Map.of("at", now()));
+        }
+    }
+
+    /** @param line a line that is said to the logger */
+    void say(String line) {
+        try {
+            OutputStream out = socket.getOutputStream();
+            out.write((line + "\n").getBytes(StandardCharsets.UTF_8));
+            out.flush();
+        } catch (IOException e) {
+            LOG.debug("The logger of {} does not listen", id, e);
+        }
+    }
+
+    void close() {
+        closed = true;
+        try {
+            socket.close();
+        } catch (IOException e) {
+            LOG.debug("The logger's connection was closed already", e);
+        }
+        simulated.ifPresent(SimulatedLogger::close);
+    }
+}

@@ -1,0 +1,170 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { ApiError, call, type Schemas } from '../api/client';
+import { AskSure, Button, FileLink, Heading, Muted, Row, Sheet, TextEntry } from '../kit/kit';
+import { withValue } from './pointer';
+
+type BrokenView = Schemas['BrokenView'];
+
+const WHAT: Record<BrokenView['what'], string> = {
+  CAR: 'Car',
+  DUTY: 'Duty',
+  DESIGN: 'Design',
+  LOG: 'Log',
+  BUILD: 'Build',
+  PART: 'Part of your own',
+  BUILD_ENTRY: 'Entry on a run sheet',
+  CARE_ENTRY: 'Entry in a care book',
+};
+
+/** Everything that is stored here and that today's rules refuse. */
+function useBroken() {
+  return useQuery({ queryKey: ['broken'], queryFn: () => call<BrokenView[]>('GET', '/broken'), staleTime: 0 });
+}
+
+/** `/car/oilVolumeL` as `car › oil volume L`. */
+function named(path: string): string {
+  return path
+    .split('/')
+    .slice(1)
+    .map((part) => part.replaceAll(/([a-z])([A-Z])/g, '$1 $2').toLowerCase())
+    .join(' › ');
+}
+
+/** What cannot be read any more: why, and the ways to go on. Nothing is shown where everything can be read. */
+export function BrokenList({ carId }: { carId?: string }) {
+  const broken = useBroken();
+  const shown = broken.data?.filter((b) => carId === undefined || b.carId === carId) ?? [];
+  const client = useQueryClient();
+  const [asked, setAsked] = useState<{ mend?: BrokenView; remove?: BrokenView }>({});
+  const [problem, setProblem] = useState<string>();
+  const again = async () => {
+    setAsked({});
+    for (const key of ['broken', 'cars', 'car', 'catalogue', 'builds', 'care']) {
+      await client.invalidateQueries({ queryKey: [key] });
+    }
+  };
+  const remove = async (b: BrokenView) => {
+    try {
+      await call('DELETE', `/broken/${b.what}/${b.id}`, undefined, { headers: { 'If-Match': `"${b.version}"` } });
+      await again();
+    } catch (e) {
+      setProblem(e instanceof Error ? e.message : String(e));
+    }
+  };
+  if (shown.length === 0) {
+    return null;
+  }
+  return (
+    <section aria-label="To be repaired" style={{ display: 'flex', flexDirection: 'column', gap: 8 }}>
+      <Heading as="h3">To be repaired</Heading>
+      <Muted>
+        These were saved under older rules and cannot be used as they are. Everything else works without them. Nothing
+        is lost: repair the figures, save a copy as a file, or remove them.
+      </Muted>
+      <ul style={{ listStyle: 'none', padding: 0, margin: 0, display: 'flex', flexDirection: 'column', gap: 10 }}>
+        {shown.map((b, i) => (
+          <li key={`${b.what}${b.id}${i}`}>
+            <strong>
+              {WHAT[b.what]}: {b.name}
+            </strong>
+            <ul style={{ margin: '2px 0 4px', paddingLeft: 20 }}>
+              {b.problems.slice(0, 3).map((p) => (
+                <li key={p.path}>
+                  {named(p.path)}: {p.message}
+                </li>
+              ))}
+              {b.problems.length > 3 && <li>and {b.problems.length - 3} more</li>}
+            </ul>
+            {b.what !== 'BUILD_ENTRY' && b.what !== 'CARE_ENTRY' && (
+              <Row>
+                <Button onPress={() => setAsked({ mend: b })}>Repair…</Button>
+                <FileLink href={`/api/broken/${b.what}/${b.id}`} download={`${b.name}.json`}>
+                  Save as file
+                </FileLink>
+                <Button onPress={() => setAsked({ remove: b })}>Remove…</Button>
+              </Row>
+            )}
+          </li>
+        ))}
+      </ul>
+      {problem && <p role="alert">▲ {problem}</p>}
+      {asked.mend && <Repair broken={asked.mend} onClose={() => setAsked({})} onDone={again} />}
+      {asked.remove && (
+        <AskSure
+          title={`Remove “${asked.remove.name}”`}
+          text="It goes for good. Save it as a file first if you may want it again."
+          action="Remove"
+          onClose={() => setAsked({})}
+          onSure={() => void (asked.remove && remove(asked.remove))}
+        />
+      )}
+    </section>
+  );
+}
+
+/** Each field that is wrong, with what is allowed there. */
+function Repair(props: { broken: BrokenView; onClose: () => void; onDone: () => Promise<void> }) {
+  const { broken, onClose, onDone } = props;
+  const [typed, setTyped] = useState<Record<string, string>>({});
+  const [problems, setProblems] = useState<readonly { path: string; message: string }[]>(broken.problems);
+  const [problem, setProblem] = useState<string>();
+  const text = useQuery({
+    queryKey: ['broken', broken.what, broken.id],
+    queryFn: async () => {
+      const response = await fetch(`/api/broken/${broken.what}/${broken.id}`);
+      return response.text();
+    },
+    gcTime: 0,
+  });
+  const [written, setWritten] = useState<string>();
+  const document = written ?? text.data;
+  const save = async () => {
+    if (document === undefined) {
+      return;
+    }
+    setProblem(undefined);
+    const repaired = Object.entries(typed).reduce((d, [path, value]) => withValue(d, path, value), document);
+    try {
+      await call('PUT', `/broken/${broken.what}/${broken.id}`, undefined, {
+        headers: { 'If-Match': `"${broken.version}"`, 'content-type': 'text/plain;charset=utf-8' },
+        body: repaired,
+      });
+      await onDone();
+    } catch (e) {
+      setWritten(repaired);
+      setTyped({});
+      setProblems(e instanceof ApiError ? e.problems : []);
+      setProblem(
+        e instanceof ApiError && e.problems.length > 0
+          ? 'Not everything is right yet.'
+          : e instanceof Error
+            ? e.message
+            : String(e),
+      );
+    }
+  };
+  return (
+    <Sheet title={`Repair “${broken.name}”`} onClose={onClose} widest="640px">
+      {problems.map((p) => (
+        <div key={p.path}>
+          <TextEntry
+            label={named(p.path) || 'The whole document'}
+            needed={false}
+            longest={2000}
+            value={typed[p.path] ?? ''}
+            onChange={(value) => setTyped((all) => ({ ...all, [p.path]: value }))}
+          />
+          <Muted>{p.message}</Muted>
+        </div>
+      ))}
+      {problem && <p role="alert">▲ {problem}</p>}
+      <Row>
+        <Button onPress={() => void save()} isDisabled={document === undefined}>
+          Save
+        </Button>
+        <Button onPress={onClose}>Cancel</Button>
+      </Row>
+    </Sheet>
+  );
+}
