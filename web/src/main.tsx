@@ -4,6 +4,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { createGlobalStyle } from 'styled-components';
+import { isPassing } from './api/client';
 import { PreferencesProvider } from './app/preferences';
 import { PLACE, Shell } from './app/Shell';
 
@@ -25,13 +26,18 @@ const router = createBrowserRouter([
   { path: PLACE, Component: Shell },
 ]);
 
+/** What is refused is refused the next time too; what did not arrive is asked for again. */
+const queries = new QueryClient({
+  defaultOptions: { queries: { retry: (failures, error) => failures < 3 && isPassing(error) } },
+});
+
 const root = document.getElementById('root');
 if (!root) {
   throw new Error('The page has no root element');
 }
 createRoot(root).render(
   <StrictMode>
-    <QueryClientProvider client={new QueryClient()}>
+    <QueryClientProvider client={queries}>
       <PreferencesProvider>
         <Global />
         {/* At once, not as a transition: what is pressed while a station is on its way already belongs to it. */}

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { ApiError, call, fields, range, send, watch, type JobView } from './client';
+import { ApiError, call, create, fields, isPassing, meaning, range, send, watch, type JobView } from './client';
 
 const answer = (status: number, body?: unknown) =>
   Promise.resolve(new Response(body === undefined ? null : JSON.stringify(body), { status }));
@@ -97,7 +97,38 @@ describe('long work', () => {
   });
 });
 
+describe('what is created', () => {
+  it('carries one name through every try', async () => {
+    fetched.mockRejectedValueOnce(new TypeError('network'));
+    fetched.mockReturnValueOnce(answer(503, { detail: 'The database does not answer' }));
+    fetched.mockReturnValueOnce(answer(201, { id: '7' }));
+    expect(await create('/cars', { name: 'x' })).toEqual({ id: '7' });
+    const names = fetched.mock.calls.map(([, init]) => (init?.headers as Record<string, string>)['Idempotency-Key']);
+    expect(names).toHaveLength(3);
+    expect(new Set(names).size).toBe(1);
+    expect(names[0]).toMatch(/^[0-9a-f-]{36}$/);
+  });
+
+  it('is not sent again when it was refused', async () => {
+    fetched.mockReturnValueOnce(answer(422, { detail: 'no' }));
+    await expect(create('/cars', {})).rejects.toMatchObject({ status: 422 });
+    expect(fetched).toHaveBeenCalledTimes(1);
+  });
+
+  it('is refused for good or for now', () => {
+    expect([409, 412, 422].map((s) => isPassing(new ApiError(s, '', [], {})))).toEqual([false, false, false]);
+    expect([429, 500, 503].map((s) => isPassing(new ApiError(s, '', [], {})))).toEqual([true, true, true]);
+    expect(isPassing(new TypeError('network'))).toBe(true);
+  });
+});
+
 describe('the description of the API', () => {
+  it('says what a field means', () => {
+    expect(meaning('DutyDocument', '/ambientC')).toBe('Air temperature, °C');
+    expect(meaning('DutyDocument', '/track/stretches/3/lengthM')).toBe('Length, m');
+    expect(meaning('DutyDocument', '/nobody')).toBeUndefined();
+  });
+
   it('gives the range of a field with what it means', () => {
     expect(range('CoolerDocument', 'rows')).toEqual({ min: 2, max: 60, description: expect.stringContaining('rows') });
     expect(range('DutyDocument', 'ambientC').min).toBeLessThan(-10);

@@ -151,6 +151,27 @@ export function range<S extends keyof Schemas>(schema: S, field: keyof Schemas[S
   };
 }
 
+/** What a field of a document means, with its unit, as the server's own description states it. */
+export function meaning(schema: keyof Schemas, pointer: string): string | undefined {
+  interface Node {
+    $ref?: string;
+    properties?: Record<string, Node>;
+    items?: Node;
+    description?: string;
+  }
+  const schemas = openapi.components.schemas as unknown as Record<string, Node>;
+  const resolved = (node: Node | undefined) => (node?.$ref ? schemas[node.$ref.split('/').pop() ?? ''] : node);
+  let at: Node | undefined = schemas[schema];
+  let words: string | undefined;
+  for (const key of pointer.split('/').slice(1)) {
+    const inside: Node | undefined = resolved(at);
+    at = /^\d+$/.test(key) ? inside?.items : inside?.properties?.[key];
+    words = at?.description ?? words;
+  }
+  const text = words?.split(';')[0]?.trim();
+  return text ? text.charAt(0).toUpperCase() + text.slice(1) : undefined;
+}
+
 export type Field = { readonly name: string; readonly label: string } & (
   | { readonly kind: 'text'; readonly longest: number }
   | { readonly kind: 'choice'; readonly options: readonly string[] }

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ApiError, call, type Schemas } from '../api/client';
+import { ApiError, call, meaning, type Schemas } from '../api/client';
 import { AskSure, Button, FileLink, Heading, Muted, Row, Sheet, TextEntry } from '../kit/kit';
 import { withValue } from './pointer';
 
@@ -22,8 +22,22 @@ function useBroken() {
   return useQuery({ queryKey: ['broken'], queryFn: () => call<BrokenView[]>('GET', '/broken'), staleTime: 0 });
 }
 
-/** `/car/oilVolumeL` as `car › oil volume L`. */
-function named(path: string): string {
+const SCHEMA: Partial<Record<BrokenView['what'], keyof Schemas>> = {
+  CAR: 'CarDocument',
+  DUTY: 'DutyDocument',
+  DESIGN: 'DesignDocument',
+  LOG: 'LogDocument',
+  BUILD: 'BuildDocument',
+  PART: 'CorePartDocument',
+};
+
+/** What a field is called: its meaning, or its path where nothing says more. */
+function named(what: BrokenView['what'], path: string): string {
+  const schema = SCHEMA[what];
+  const known = schema && meaning(schema, path);
+  if (known) {
+    return known;
+  }
   return path
     .split('/')
     .slice(1)
@@ -32,7 +46,7 @@ function named(path: string): string {
 }
 
 /** What cannot be read any more: why, and the ways to go on. Nothing is shown where everything can be read. */
-export function BrokenList({ carId }: { carId?: string }) {
+export function BrokenList({ carId, titled = true }: { carId?: string; titled?: boolean }) {
   const broken = useBroken();
   const shown = broken.data?.filter((b) => carId === undefined || b.carId === carId) ?? [];
   const client = useQueryClient();
@@ -57,7 +71,7 @@ export function BrokenList({ carId }: { carId?: string }) {
   }
   return (
     <section aria-label="To be repaired" style={{ display: 'flex', flexDirection: 'column', gap: 8 }}>
-      <Heading as="h3">To be repaired</Heading>
+      {titled && <Heading as="h3">To be repaired</Heading>}
       <Muted>
         These were saved under older rules and cannot be used as they are. Everything else works without them. Nothing
         is lost: repair the figures, save a copy as a file, or remove them.
@@ -70,9 +84,7 @@ export function BrokenList({ carId }: { carId?: string }) {
             </strong>
             <ul style={{ margin: '2px 0 4px', paddingLeft: 20 }}>
               {b.problems.slice(0, 3).map((p) => (
-                <li key={p.path}>
-                  {named(p.path)}: {p.message}
-                </li>
+                <li key={p.path}>{p.path === '' ? p.message : `${named(b.what, p.path)}: ${p.message}`}</li>
               ))}
               {b.problems.length > 3 && <li>and {b.problems.length - 3} more</li>}
             </ul>
@@ -149,7 +161,7 @@ function Repair(props: { broken: BrokenView; onClose: () => void; onDone: () => 
       {problems.map((p) => (
         <div key={p.path}>
           <TextEntry
-            label={named(p.path) || 'The whole document'}
+            label={named(broken.what, p.path) || 'The whole document'}
             needed={false}
             longest={2000}
             value={typed[p.path] ?? ''}

@@ -50,7 +50,7 @@ export function FilesSheet(props: {
           </FileLink>
           <FileChoice
             label="Design file"
-            action="Bring in a design…"
+            action="Import design…"
             accept=".json,application/json"
             onFile={(file) => void takeDesign(file)}
           />
@@ -106,7 +106,7 @@ export function GarageFiles({ empty = false }: { empty?: boolean }) {
         )}
         <FileChoice
           label="Garage file"
-          action={sending ? 'Reading…' : 'Bring in a garage…'}
+          action={sending ? 'Reading…' : 'Import garage…'}
           accept=".zip,application/zip"
           isDisabled={sending}
           onFile={(file) => void take(file, false)}

@@ -73,7 +73,7 @@ export function NewCar({ empty, onClose }: { empty?: boolean; onClose?: () => vo
       {problem && <p role="alert">▲ {problem}</p>}
       <Row>
         <Button onPress={() => void make()}>Add this car</Button>
-        {onClose && <Button onPress={onClose}>Leave it</Button>}
+        {onClose && <Button onPress={onClose}>Cancel</Button>}
       </Row>
     </>
   );
@@ -98,7 +98,7 @@ function ClassFigures({ from }: { from: Schemas['CarClass'] }) {
   const rows = [
     [
       'Engine',
-      `${show(car.engine.powerKw, 'power')}, ${car.engine.displacementL} L, ${car.engine.maxRpm} 1/min`,
+      `${show(car.engine.powerKw, 'power')}, ${car.engine.displacementL} L, ${car.engine.maxRpm} rpm`,
       'engine',
     ],
     ['Heat into the oil', `${car.heat.sharePercent ?? '–'} % of brake power`, 'heat'],
@@ -111,7 +111,7 @@ function ClassFigures({ from }: { from: Schemas['CarClass'] }) {
     ['Oil pump', `${car.pump.cm3PerRev} cm³, relief ${show(car.pump.reliefBar, 'pressure')}`, 'pump'],
     [
       'Gauge',
-      `${show(car.gauge.bar, 'pressure')} at ${car.gauge.rpm} 1/min, ${show(car.gauge.oilC, 'temperature')}`,
+      `${show(car.gauge.bar, 'pressure')} at ${car.gauge.rpm} rpm, ${show(car.gauge.oilC, 'temperature')}`,
       'gauge',
     ],
     ['Sump and block', `${car.losses?.stillWPerK} W/K and ${car.losses?.blockWPerK} W/K`, 'losses'],

@@ -42,11 +42,11 @@ function InsteadOfStations(props: { cars: Cars; carId: string; children: ReactNo
 }
 
 /** A car that cannot be shown: what is wrong, to be repaired. */
-export function CarThatCannotBeShown(props: { cars: Cars; carId: string; message: string }) {
+export function CarThatCannotBeShown(props: { cars: Cars; carId: string; message: string; broken: boolean }) {
   return (
     <InsteadOfStations cars={props.cars} carId={props.carId}>
       <p role="alert" style={{ margin: 0 }}>
-        This car cannot be shown: {props.message}
+        {props.broken ? 'This car cannot be used as saved.' : `This car cannot be shown: ${props.message}`}
       </p>
     </InsteadOfStations>
   );
@@ -93,7 +93,7 @@ export function SomeBroken({ count, carId }: { count: number; carId: string }) {
       <Button onPress={() => setOpen(true)}>Show what is wrong…</Button>
       {open && (
         <Sheet title="To be repaired" onClose={() => setOpen(false)} widest="680px">
-          <BrokenList carId={carId} />
+          <BrokenList carId={carId} titled={false} />
           <Row>
             <Button onPress={() => setOpen(false)}>Close</Button>
           </Row>

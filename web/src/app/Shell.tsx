@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { matchPath, NavLink, Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
-import { call, create, type CarView, type Schemas } from '../api/client';
+import { ApiError, call, create, type CarView, type Schemas } from '../api/client';
 import { CarThatCannotBeShown, CarWithout, SomeBroken, Told } from './Repairs';
 import { Actions, AskName, AskSure, Button, Pick, Row } from '../kit/kit';
 import { FilesSheet } from './FilesSheet';
@@ -176,7 +176,14 @@ function OneCar({ carId, cars }: { carId: string; cars: Schemas['CarSummary'][] 
   const design = view.data?.designs.find((d) => d.id === designId) ?? view.data?.designs[0];
   const duty = view.data?.duties.find((d) => d.id === search.get('duty')) ?? view.data?.duties[0];
   if (view.error) {
-    return <CarThatCannotBeShown cars={cars} carId={carId} message={view.error.message} />;
+    return (
+      <CarThatCannotBeShown
+        cars={cars}
+        carId={carId}
+        message={view.error.message}
+        broken={view.error instanceof ApiError && view.error.status === 422}
+      />
+    );
   }
   if (!view.data) {
     return <p className="opening">Isotherm</p>;
@@ -254,7 +261,13 @@ function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
   const client = useQueryClient();
   const go = useGo();
   const [asked, setAsked] = useState<'copy' | 'rename' | 'remove' | 'car' | 'removeCar'>();
+  const [failed, setFailed] = useState<string>();
   const close = () => setAsked(undefined);
+  /** What is asked of the server and refused is said, not swallowed. */
+  const run = (what: string, work: () => Promise<void>) => {
+    setFailed(undefined);
+    work().catch((e: unknown) => setFailed(`${what}: ${e instanceof Error ? e.message : String(e)}`));
+  };
   useEffect(() => {
     const keys = (e: globalThis.KeyboardEvent) => {
       const target = e.target as HTMLElement;
@@ -333,6 +346,11 @@ function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
         <Button onPress={() => go({ station: 'compare' })}>Compare</Button>
       )}
       <SaveWord />
+      {failed && (
+        <p role="alert" style={{ margin: 0 }}>
+          ▲ {failed}
+        </p>
+      )}
       {asked === 'copy' && (
         <AskName
           title="Copy this design"
@@ -340,7 +358,7 @@ function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
           value={`${design.name}, copy`.slice(0, 120)}
           action="Copy"
           onClose={close}
-          onName={(name) => void copy(name)}
+          onName={(name) => run('The design was not copied', () => copy(name))}
         />
       )}
       {asked === 'rename' && (
@@ -359,7 +377,7 @@ function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
           text={`“${design.name}” goes for good. The car and its other designs stay.`}
           action="Remove it"
           onClose={close}
-          onSure={() => void remove()}
+          onSure={() => run('The design was not removed', remove)}
         />
       )}
       {asked === 'removeCar' && (
@@ -368,7 +386,7 @@ function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
           text={`“${view.car.name}” goes for good, with ${view.designs.length} designs, ${view.duties.length} duties and ${view.logs.length} logs.`}
           action="Remove the car"
           onClose={close}
-          onSure={() => void removeCar()}
+          onSure={() => run('The car was not removed', removeCar)}
         />
       )}
       {asked === 'car' && <NewCar onClose={close} />}
@@ -423,7 +441,7 @@ function StationRail() {
         <Button onPress={() => setFiles(true)}>Files</Button>
         <Button onPress={() => setUnits(true)}>Units</Button>
         <Button onPress={() => setTheme(themeName === 'light' ? 'dark' : 'light')}>
-          {themeName === 'light' ? 'Dark paper' : 'Light paper'}
+          {themeName === 'light' ? 'Dark theme' : 'Light theme'}
         </Button>
       </footer>
       {units && <UnitsSheet onClose={() => setUnits(false)} />}
@@ -461,8 +479,8 @@ function Conflicts() {
       <Told key={what} role="alert">
         ▲ This {what} was changed elsewhere since it was read here. Nothing is lost yet.
         <Row>
-          <Button onPress={() => settle(true)}>Keep what is here</Button>
-          <Button onPress={() => settle(false)}>Take what is there</Button>
+          <Button onPress={() => settle(true)}>Keep my changes</Button>
+          <Button onPress={() => settle(false)}>Use the saved version</Button>
         </Row>
       </Told>
     ) : state.kind === 'refused' ? (

@@ -571,7 +571,7 @@ export function AskName(props: {
         <Button onPress={done} isDisabled={wrong}>
           {props.action}
         </Button>
-        <Button onPress={props.onClose}>Leave it</Button>
+        <Button onPress={props.onClose}>Cancel</Button>
       </Row>
     </Sheet>
   );
@@ -598,7 +598,7 @@ export function AskSure(props: {
           {props.action}
         </Button>
         <Button onPress={props.onClose} autoFocus>
-          Leave it
+          Cancel
         </Button>
       </Row>
     </Sheet>

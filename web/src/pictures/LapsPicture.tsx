@@ -21,7 +21,7 @@ export function LapsPicture({ laps, height }: { laps: Schemas['MeanLaps']; heigh
   const room = height - FOOT;
   const bands = [
     {
-      name: 'Rise over the air per heat, K/kW',
+      name: 'Rise over the air per heat, °C/kW',
       before: laps.riseBeforeKPerKw as (number | null)[],
       after: laps.riseAfterKPerKw as (number | null)[],
       top: 18,

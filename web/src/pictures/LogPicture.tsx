@@ -20,7 +20,7 @@ const FOOT = 24;
 const BANDS: readonly { name: string; channels: readonly Channel[]; quantity?: Quantity; suffix?: string }[] = [
   { name: 'Temperatures', channels: ['OIL', 'OIL_RETURN', 'COOLANT', 'INTAKE', 'AMBIENT'], quantity: 'temperature' },
   { name: 'Speed', channels: ['SPEED'], quantity: 'speed' },
-  { name: 'Engine speed', channels: ['RPM'], suffix: '1/min' },
+  { name: 'Engine speed', channels: ['RPM'], suffix: 'rpm' },
   { name: 'Oil pressure', channels: ['PRESSURE'], quantity: 'pressure' },
   { name: 'Height', channels: ['ELEVATION'], quantity: 'distance' },
 ];
@@ -135,7 +135,7 @@ export function LogPicture({ id, height }: { id: string; height: number }) {
         ))}
       </svg>
       <Row>
-        <Button onPress={() => look(from + span / 4, to - span / 4)}>Closer</Button>
+        <Button onPress={() => look(from + span / 4, to - span / 4)}>Zoom in</Button>
         <Button isDisabled={!window} onPress={() => look(from - span / 2, to - span / 2)}>
           Earlier
         </Button>

@@ -1,4 +1,4 @@
-import { scaleLinear } from 'd3-scale';
+import { scaleLinear, type ScaleLinear } from 'd3-scale';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import styled, { useTheme } from 'styled-components';
 import { usePreferences } from '../app/preferences';
@@ -38,6 +38,16 @@ interface Props {
   readonly height: number;
 }
 
+interface Grip {
+  readonly node: number;
+  readonly x: number;
+  readonly y: number;
+  readonly clientX: number;
+  readonly clientY: number;
+  readonly sx: ScaleLinear<number, number>;
+  readonly sy: ScaleLinear<number, number>;
+}
+
 const LEFT = 52;
 const RIGHT = 20;
 const TOP = 12;
@@ -48,7 +58,8 @@ export function Profile({ label, nodes, x, y, yFrom, selected, onSelect, onMove,
   const theme = useTheme();
   const { units } = usePreferences();
   const [ref, width] = useWidth();
-  const dragged = useRef<number>(undefined);
+  // Where a node was taken hold of, and by which scale: what is drawn meanwhile changes neither, however late it is drawn.
+  const grip = useRef<Grip>(undefined);
   // The scale holds still while a node is dragged: otherwise it would run away from the pointer.
   const [held, setHeld] = useState<{ end: number; low: number; high: number }>();
   const ys = nodes.map((n) => n.y);
@@ -60,7 +71,7 @@ export function Profile({ label, nodes, x, y, yFrom, selected, onSelect, onMove,
   };
   const { end, low, high } = scale;
   const release = () => {
-    dragged.current = undefined;
+    grip.current = undefined;
     setHeld(undefined);
   };
   const sx = scaleLinear([0, end], [LEFT, width - RIGHT]);
@@ -69,13 +80,13 @@ export function Profile({ label, nodes, x, y, yFrom, selected, onSelect, onMove,
     `${formatNumber(v, a.quantity, units[a.quantity])} ${symbol(a.quantity, units[a.quantity])}`;
   const path = nodes.map((n, i) => `${i === 0 ? 'M' : 'L'}${sx(n.x)},${sy(n.y)}`).join(' ');
   const drag = (e: PointerEvent<SVGSVGElement>) => {
-    if (dragged.current !== undefined) {
-      const box = e.currentTarget.getBoundingClientRect();
+    const g = grip.current;
+    if (g) {
       const snap = (v: number, step: number) => Math.round(v / step) * step;
       onMove(
-        dragged.current,
-        snap(sx.invert(e.clientX - box.left), x.step),
-        snap(sy.invert(e.clientY - box.top), y.step),
+        g.node,
+        snap(g.sx.invert(g.sx(g.x) + e.clientX - g.clientX), x.step),
+        snap(g.sy.invert(g.sy(g.y) + e.clientY - g.clientY), y.step),
       );
     }
   };
@@ -138,7 +149,7 @@ export function Profile({ label, nodes, x, y, yFrom, selected, onSelect, onMove,
             onFocus={() => onSelect(i)}
             onKeyDown={keys(i)}
             onPointerDown={(e) => {
-              dragged.current = i;
+              grip.current = { node: i, x: n.x, y: n.y, clientX: e.clientX, clientY: e.clientY, sx, sy };
               setHeld(scale);
               onSelect(i);
               (e.currentTarget.ownerSVGElement as SVGSVGElement).setPointerCapture(e.pointerId);

@@ -19,7 +19,7 @@ const unit = (symbol: string, factor: number, digits: number, aliases: string[] 
 
 export const quantities = {
   temperature: [unit('°C', 1, 0, ['c', 'degc']), unit('°F', 1.8, 0, ['f', 'degf'], 32)],
-  temperatureDifference: [unit('K', 1, 0), unit('°F', 1.8, 0, ['f', 'degf'])],
+  temperatureDifference: [unit('°C', 1, 0, ['c', 'k']), unit('°F', 1.8, 0, ['f', 'degf'])],
   length: [unit('mm', 1, 0), unit('in', 1 / 25.4, 2, ['"', 'inch'])],
   distance: [unit('m', 1, 0), unit('ft', 1 / 0.3048, 0, ["'", 'feet'])],
   speed: [unit('km/h', 1, 0, ['kmh', 'kph']), unit('mph', 1 / 1.609344, 0)],

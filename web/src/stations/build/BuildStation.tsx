@@ -211,7 +211,7 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
               ]}
             />
           </Row>
-          <TextEntry label="Who works" value={who} longest={60} onChange={setWho} />
+          <TextEntry label="Your name" value={who} longest={60} onChange={setWho} />
           <Muted role="status">
             {view.progress.done} of {view.build.steps.length} done.{' '}
             {sheet.offline

@@ -65,7 +65,7 @@ export function Gauges({ buildId, live }: { buildId: string; live: Live | undefi
       return '–';
     }
     return channel === 'RPM'
-      ? `${Math.round(v)} 1/min`
+      ? `${Math.round(v)} rpm`
       : show(v, channel === 'OIL_PRESSURE' ? 'pressure' : 'temperature');
   };
   const ports = range('LoggerChoice', 'port');
@@ -102,7 +102,7 @@ export function Gauges({ buildId, live }: { buildId: string; live: Live | undefi
               </Row>
             </>
           )}
-          <Button onPress={() => ask('DELETE', '')}>Let the logger go</Button>
+          <Button onPress={() => ask('DELETE', '')}>Disconnect logger</Button>
         </>
       ) : (
         <>

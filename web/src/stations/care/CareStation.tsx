@@ -86,7 +86,7 @@ export function CareStation() {
     <Station
       choices={
         <>
-          <TextEntry label="Who works" value={who} longest={60} onChange={setWho} />
+          <TextEntry label="Your name" value={who} longest={60} onChange={setWho} />
           {!mayWrite && <p style={{ margin: 0 }}>▲ Say who works: every entry carries a name.</p>}
           {mayWrite && <Written care={care.data} write={write} />}
           {outbox.refused && <p role="alert">▲ {outbox.refused}</p>}
@@ -197,11 +197,11 @@ function Written({ care, write }: { care: View; write: Write }) {
   return (
     <>
       <Odometer value={km} onChange={setKm} />
-      <Button onPress={() => write({ kind: 'DRIVEN', odometerKm: km })}>Write the odometer down</Button>
+      <Button onPress={() => write({ kind: 'DRIVEN', odometerKm: km })}>Save odometer reading</Button>
       <Pick label="Something happened" value={what} options={HAPPENINGS} onChange={setWhat} />
-      <Button onPress={() => write({ kind: 'HAPPENED', on: what })}>It happened today</Button>
+      <Button onPress={() => write({ kind: 'HAPPENED', on: what })}>Record for today</Button>
       {view.logs.length > 0 && (
-        <Fold name="Hours of the oil out of a log">
+        <Fold name="Add oil hours from a log">
           <Pick
             label="Log"
             value={log}

@@ -130,7 +130,7 @@ export function Catalogue({ onClose }: { onClose: () => void }) {
         <Button onPress={() => setAdding((a) => !a)}>Own entry…</Button>
         <FileChoice
           label="Price list"
-          action="Bring in a price list…"
+          action="Import price list…"
           accept=".csv,.txt,.tsv"
           onFile={(chosen) => void read(chosen)}
         />
@@ -153,7 +153,7 @@ export function Catalogue({ onClose }: { onClose: () => void }) {
             <Button onPress={() => void keep()} isDisabled={list.told.added + list.told.changed === 0}>
               Keep the list
             </Button>
-            <Button onPress={() => setList(undefined)}>Leave it</Button>
+            <Button onPress={() => setList(undefined)}>Cancel</Button>
           </Row>
         </div>
       )}
@@ -244,7 +244,7 @@ function OwnEntry({ onDone }: { onDone: (part: Part) => Promise<void> }) {
           onChange={(construction) => put({ construction })}
         />
         <DocumentNumber
-          label="Its rows"
+          label="Part rows"
           schema="CorePartDocument"
           field="rows"
           value={part.rows}
@@ -252,7 +252,7 @@ function OwnEntry({ onDone }: { onDone: (part: Part) => Promise<void> }) {
           onChange={(rows) => put({ rows: Math.round(rows) })}
         />
         <DocumentNumber
-          label="Its finned width"
+          label="Part finned width"
           schema="CorePartDocument"
           field="widthMm"
           quantity="length"
@@ -270,7 +270,7 @@ function OwnEntry({ onDone }: { onDone: (part: Part) => Promise<void> }) {
           onChange={setOutside}
         />
         <DocumentNumber
-          label="Its depth"
+          label="Part depth"
           schema="CorePartDocument"
           field="depthMm"
           quantity="length"
@@ -279,7 +279,7 @@ function OwnEntry({ onDone }: { onDone: (part: Part) => Promise<void> }) {
           onChange={(depthMm) => put({ depthMm })}
         />
         <DocumentNumber
-          label="Its passes"
+          label="Part passes"
           schema="CorePartDocument"
           field="passes"
           value={part.passes}

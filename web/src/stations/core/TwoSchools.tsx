@@ -45,9 +45,9 @@ export function TwoSchools() {
     </tr>
   );
   return (
-    <section aria-label="The two schools of size" ref={section}>
+    <section aria-label="Sizes" ref={section}>
       <Row style={{ justifyContent: 'space-between' }}>
-        <Heading>What would the two schools do?</Heading>
+        <Heading>Smallest that holds, largest that fits</Heading>
       </Row>
       <Row>
         <div style={{ width: 160 }}>
@@ -75,7 +75,7 @@ export function TwoSchools() {
       </Row>
       {schools.error && <p role="alert">▲ {schools.error.message}</p>}
       {columns && (
-        <FigureTable aria-label="The two schools">
+        <FigureTable aria-label="Smallest and largest">
           <thead>
             <tr>
               <td />

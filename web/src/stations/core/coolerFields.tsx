@@ -88,7 +88,7 @@ export function ThermostatFields() {
       {t && (
         <>
           <Pick
-            label="It sits"
+            label="Thermostat location"
             value={t.site ?? 'PLATE'}
             options={[
               { id: 'PLATE', name: 'In the plate' },
@@ -111,7 +111,7 @@ export function ThermostatFields() {
             }
           />
           <QuantityField
-            label="Full open at"
+            label="Fully open at"
             quantity="temperature"
             value={full}
             step={1}
@@ -120,7 +120,7 @@ export function ThermostatFields() {
             onChange={(fullC) => set({ thermostat: { ...t, fullC } })}
           />
           <DocumentNumber
-            label="Passes when shut"
+            label="Leakage when closed"
             schema="ThermostatDocument"
             field="leakPercent"
             suffix="%"

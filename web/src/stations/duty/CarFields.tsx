@@ -46,7 +46,7 @@ export function CarFields() {
             onChange={(plannedPowerKw) => changeCar({ ...car, engine: { ...engine, plannedPowerKw } })}
           />
           <Pick
-            label="Breathes"
+            label="Induction"
             value={engine.aspiration}
             options={[
               { id: 'NATURAL', name: 'Naturally' },
@@ -75,10 +75,10 @@ export function CarFields() {
             onChange={(displacementL) => changeCar({ ...car, engine: { ...engine, displacementL } })}
           />
           <DocumentNumber
-            label="Highest revs"
+            label="Maximum engine speed"
             schema="EngineDocument"
             field="maxRpm"
-            suffix="1/min"
+            suffix="rpm"
             value={engine.maxRpm}
             step={100}
             onChange={(maxRpm) => changeCar({ ...car, engine: { ...engine, maxRpm } })}
@@ -87,7 +87,7 @@ export function CarFields() {
             label="Idle"
             schema="EngineDocument"
             field="idleRpm"
-            suffix="1/min"
+            suffix="rpm"
             value={engine.idleRpm}
             step={50}
             onChange={(idleRpm) => changeCar({ ...car, engine: { ...engine, idleRpm } })}
@@ -170,7 +170,7 @@ export function CarFields() {
           {vehicle.gearsKmhPer1000Rpm.map((v, i) => (
             <QuantityField
               key={i}
-              label={`Gear ${i + 1} at 1000 1/min`}
+              label={`Gear ${i + 1} at 1000 rpm`}
               quantity="speed"
               digits={1}
               value={v}
@@ -220,7 +220,7 @@ export function CarFields() {
           </Button>
         </Row>
       </Fold>
-      <Fold name="Oil pump and gauge" short={`${show(gauge.bar, 'pressure')} at ${gauge.rpm} 1/min`}>
+      <Fold name="Oil pump and gauge" short={`${show(gauge.bar, 'pressure')} at ${gauge.rpm} rpm`}>
         <Fields>
           <DocumentNumber
             label="Oil per revolution"
@@ -233,7 +233,7 @@ export function CarFields() {
             onChange={(cm3PerRev) => changeCar({ ...car, pump: { ...pump, cm3PerRev } })}
           />
           <DocumentNumber
-            label="Of which leaves the pump"
+            label="Volumetric efficiency"
             schema="PumpDocument"
             field="volumetricPercent"
             suffix="%"
@@ -263,7 +263,7 @@ export function CarFields() {
             label="at"
             schema="GaugeDocument"
             field="rpm"
-            suffix="1/min"
+            suffix="rpm"
             value={gauge.rpm}
             step={50}
             onChange={(rpm) => changeCar({ ...car, gauge: { ...gauge, rpm } })}
@@ -279,7 +279,7 @@ export function CarFields() {
           />
         </Fields>
       </Fold>
-      <Fold name="What sump and block take" short={car.losses ? 'own' : 'starting point'}>
+      <Fold name="Heat lost by sump and block" short={car.losses ? 'own' : 'starting point'}>
         <Fields>
           {(
             [
@@ -376,7 +376,7 @@ export function CarFields() {
           />
           {(car.factoryExchangerWPerK ?? 0) > 0 && (
             <QuantityField
-              label="Its UA"
+              label="Exchanger conductance, UA"
               suffix="W/K"
               value={car.factoryExchangerWPerK ?? 0}
               step={10}
@@ -468,7 +468,7 @@ function OilFields() {
         {own && (
           <>
             <TextEntry
-              label="Its name"
+              label="Oil name"
               longest={60}
               value={oil.grade}
               onChange={(grade) => changeCar({ ...car, oil: { ...oil, grade } })}

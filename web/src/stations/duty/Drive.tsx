@@ -184,7 +184,7 @@ export function DriveFields() {
             onChange={(trailerKg) => changeDuty({ ...duty, climb: { ...climb, trailerKg } })}
           />
           <DocumentNumber
-            label="Its drag area"
+            label="Trailer drag area"
             schema="ClimbDocument"
             field="trailerDragAreaM2"
             suffix="m²"
@@ -334,13 +334,13 @@ export function DriveEditor() {
                 onChange={(v) => set(setLength(stretches, at % stretches.length, v))}
               />
             </div>
-            <Button onPress={() => set(splitStretch(stretches, at % stretches.length))}>Split it</Button>
+            <Button onPress={() => set(splitStretch(stretches, at % stretches.length))}>Add point</Button>
             <Button
-              aria-label="Take this point out"
+              aria-label="Remove this point"
               isDisabled={stretches.length < 2}
               onPress={() => set(removeLapNode(stretches, at))}
             >
-              Take it out
+              Remove
             </Button>
           </Row>
         )}
@@ -407,14 +407,14 @@ export function DriveEditor() {
                 )
               }
             >
-              Split it
+              Add point
             </Button>
             <Button
               aria-label="Take this slope out"
               isDisabled={slopes.length < 2}
               onPress={() => set(slopes.filter((_, i) => i !== at - 1))}
             >
-              Take it out
+              Remove
             </Button>
           </Row>
         )}

@@ -71,7 +71,7 @@ const UNIT_SIGNS: Record<string, string> = {
   MPH: 'mph',
   MPS: 'm/s',
   KNOT: 'kn',
-  RPM: '1/min',
+  RPM: 'rpm',
   KW: 'kW',
   HP: 'hp',
   C: '°C',
@@ -137,7 +137,7 @@ export function Logs() {
         <Heading>Logs of this car</Heading>
         <FileChoice
           label="Log file"
-          action={sending ? 'Reading…' : 'Bring in a log…'}
+          action={sending ? 'Reading…' : 'Import log…'}
           accept=".csv,.txt,.tsv,.log,.gz,.gpx"
           isDisabled={sending}
           onFile={(chosen) => void take(chosen)}
@@ -345,7 +345,7 @@ function ImportSheet({ upload, onClose }: { upload: Schemas['UploadView']; onClo
     );
   }
   return (
-    <Sheet title={`Bring in ${upload.name}`} onClose={leave} widest="1000px">
+    <Sheet title={`Import ${upload.name}`} onClose={leave} widest="1000px">
       <Fields style={{ gridTemplateColumns: 'repeat(auto-fill, minmax(170px, 1fr))' }}>
         <TextEntry label="Name of the log" value={name} onChange={setName} />
         <Pick label="Oil sensor sat" value={sensor} options={SENSORS} onChange={setSensor} />
@@ -487,7 +487,7 @@ function ImportSheet({ upload, onClose }: { upload: Schemas['UploadView']; onClo
           <Button onPress={() => void keep()} isDisabled={name.trim() === ''}>
             Keep this log
           </Button>
-          <Button onPress={leave}>Leave it</Button>
+          <Button onPress={leave}>Cancel</Button>
         </Row>
       )}
     </Sheet>
@@ -572,7 +572,7 @@ function Spoiled({ report }: { report: Schemas['LogReport'] }) {
 
 const FACTORS: Record<string, string> = {
   HEAT: 'Heat into the oil',
-  LOSSES: 'What sump and block take',
+  LOSSES: 'Heat lost by sump and block',
   MASS: 'Oil and metal that warm up',
   EFFICACY: 'Efficacy of the core',
   AIR: 'Air that arrives',
@@ -646,7 +646,7 @@ export function FitSheet(props: { log: Schemas['LogView']; onClose: () => void; 
           </ul>
           <Row>
             <Button onPress={use}>Use it in the car’s model</Button>
-            <Button onPress={onClose}>Leave it</Button>
+            <Button onPress={onClose}>Cancel</Button>
           </Row>
           <Muted>It can be taken out again at any time, under “Heat into the oil” or in Prove.</Muted>
         </>

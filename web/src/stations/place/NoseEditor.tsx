@@ -164,7 +164,7 @@ export function NoseEditor({ nose, marked, onMark }: { nose: Nose; marked: Marke
               onMark({ list: 'parts', index: 0 });
             }}
           >
-            Take it out of the drawing
+            Remove from the drawing
           </Button>
         </>
       )}

@@ -156,7 +156,7 @@ function Placed() {
                   [
                     ['Across', 'xMm'],
                     ['Up', 'yMm'],
-                    ['Behind the skin', 'zMm'],
+                    ['Depth behind bumper skin', 'zMm'],
                   ] as const
                 ).map(([label, field]) => (
                   <DocumentNumber
@@ -171,7 +171,7 @@ function Placed() {
                   />
                 ))}
                 <DocumentNumber
-                  label="Leans back"
+                  label="Tilt"
                   schema="PlacementDocument"
                   field="tiltDeg"
                   suffix="°"
@@ -211,7 +211,7 @@ function Placed() {
           <FanFields />
           <div>
             <Fold
-              name="Air, by hand"
+              name="Airflow assumptions"
               short={`${cooler.sealingPercent.toFixed(0)} % sealed, ${cooler.shadedPercent.toFixed(0)} % shaded`}
               open={!nose}
             >
@@ -288,7 +288,7 @@ function Placed() {
             </Fold>
             {nose && (
               <Fold
-                name="The nose by tape"
+                name="Front-end measurements"
                 short={`${nose.openings.length} openings, ${nose.parts.length} parts`}
                 onOpen={setMeasuring}
               >
@@ -383,7 +383,7 @@ function FitFigures({ fit }: { fit: Schemas['PlacementAnswer'] }) {
     ['Shaded', `${fit.shadedPercent.toFixed(0)} %`],
     ['Opening that feeds it', show(fit.openingCm2, 'area')],
     ['Sealing', `${fit.sealingPercent.toFixed(0)} %`],
-    ['Behind what crushes', show(fit.crushClearanceMm, 'length')],
+    ['Clearance behind crash structure', show(fit.crushClearanceMm, 'length')],
     ['Above the ground', show(fit.groundClearanceMm, 'length')],
     nearest ? [`To ${nearest.name}`, show(nearest.mm, 'length')] : undefined,
     fit.gaps

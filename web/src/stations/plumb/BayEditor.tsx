@@ -92,7 +92,7 @@ export function BayEditor({ bay, onMark }: { bay: Bay; onMark: (name: string | u
       {box && (
         <Fields>
           <TextEntry label="Name" longest={60} value={box.name} onChange={(name) => setBox({ name })} />
-          <Pick label="It is" value={box.kind} options={KINDS} onChange={(kind) => setBox({ kind })} />
+          <Pick label="Kind" value={box.kind} options={KINDS} onChange={(kind) => setBox({ kind })} />
           <DocumentNumbers
             schema="BoxDocument"
             value={box}
@@ -198,7 +198,7 @@ export function BayEditor({ bay, onMark }: { bay: Bay; onMark: (name: string | u
               setWhich('boxes/0');
             }}
           >
-            Take it out
+            Remove
           </Button>
         )}
       </Row>

@@ -27,7 +27,7 @@ export function CutLists({ plumbed }: { plumbed: Plumbed }) {
     ['First end takes', (l) => (l.cut ? `−${mm(l.cut.deductionFromMm)}` : '–')],
     ['Second end takes', (l) => (l.cut ? `−${mm(l.cut.deductionToMm)}` : '–')],
     ['Hose inside the ends', (l) => (l.cut ? `+${mm(l.cut.insertionFromMm + l.cut.insertionToMm)}` : '–')],
-    ['Engine moves', (l) => (l.cut ? `+${mm(l.cut.slackMm)}` : '–')],
+    ['Engine movement allowance', (l) => (l.cut ? `+${mm(l.cut.slackMm)}` : '–')],
   ];
   const print = (file: string) =>
     download(`/api/plumb/${file}`, { car, duty, design }, file).then(

@@ -196,7 +196,7 @@ function OneByHand(props: {
           </Fields>
           <Row style={{ marginTop: 10 }}>
             <Button onPress={() => void keep().catch(onFail)}>Keep it as an own part</Button>
-            <Button onPress={() => setPart(undefined)}>Leave it</Button>
+            <Button onPress={() => setPart(undefined)}>Cancel</Button>
           </Row>
         </>
       )}

@@ -179,7 +179,7 @@ function Plumbed({ bay }: { bay: Schemas['BayDocument'] }) {
               onChange={(clockDeg) => change({ clockDeg })}
             />
             <DocumentNumber
-              label="Engine moves"
+              label="Engine movement allowance"
               schema="PlumbingDocument"
               field="engineMovesMm"
               quantity="length"
@@ -215,7 +215,7 @@ function Plumbed({ bay }: { bay: Schemas['BayDocument'] }) {
               onChange={(corePort) => change({ corePort, corePortSize: SIZES[corePort][2] ?? '-10' })}
             />
             <Pick
-              label="Their size"
+              label="Core port size"
               value={plumbing.corePortSize}
               options={[...new Set([...SIZES[plumbing.corePort], plumbing.corePortSize])].map((id) => ({
                 id,
@@ -224,7 +224,7 @@ function Plumbed({ bay }: { bay: Schemas['BayDocument'] }) {
               onChange={(corePortSize) => change({ corePortSize })}
             />
             <Pick
-              label="Fittings by"
+              label="Choose fittings for"
               value={plumbing.wish}
               options={[
                 { id: 'JOINTS', name: 'joints' },
@@ -234,7 +234,7 @@ function Plumbed({ bay }: { bay: Schemas['BayDocument'] }) {
               onChange={(wish) => change({ wish })}
             />
             <Toggle
-              label="Feed the other port"
+              label="Swap feed and return"
               value={plumbing.feed === 'OTHER'}
               onChange={(other) => change({ feed: other ? 'OTHER' : undefined })}
             />
@@ -300,7 +300,7 @@ function Plumbed({ bay }: { bay: Schemas['BayDocument'] }) {
           {error && <p role="alert">▲ {error.message}</p>}
           <Row style={{ justifyContent: 'space-between' }}>
             <Heading>Routes</Heading>
-            <Toggle label="Closer" value={closer} onChange={setCloser} />
+            <Toggle label="Zoom to hoses" value={closer} onChange={setCloser} />
           </Row>
           <BayPicture
             bay={bay}
@@ -385,10 +385,10 @@ function Plumbed({ bay }: { bay: Schemas['BayDocument'] }) {
                 {(
                   [
                     ['Added oil', show(figures.addedOilL, 'volume')],
-                    ['Fills at idle in', `${figures.primeSeconds.toFixed(1)} s`],
-                    ['A leak empties it in', `${figures.drainSeconds.toFixed(1)} s`],
+                    ['Time to fill at idle', `${figures.primeSeconds.toFixed(1)} s`],
+                    ['Time for a full leak to empty the sump', `${figures.drainSeconds.toFixed(1)} s`],
                     ['Mass without oil', show(figures.massKg, 'mass', 1)],
-                    ['Parts', figures.price.toFixed(0)],
+                    ['Parts cost', figures.price.toFixed(0)],
                   ] as const
                 ).map(([name, value]) => (
                   <tr key={name}>
@@ -471,7 +471,7 @@ function Accessories(props: { accessories: readonly Accessory[]; onChange: (next
         return (
           <Fields key={i}>
             <Pick
-              label="It is"
+              label="Kind"
               value={a.kind}
               options={[
                 { id: 'ACCUMULATOR', name: 'Accumulator' },
@@ -499,7 +499,7 @@ function Accessories(props: { accessories: readonly Accessory[]; onChange: (next
               ]}
               onChange={(valve) => put({ valve })}
             />
-            <Button onPress={() => onChange(accessories.filter((_, k) => k !== i))}>Take it out</Button>
+            <Button onPress={() => onChange(accessories.filter((_, k) => k !== i))}>Remove</Button>
           </Fields>
         );
       })}

@@ -45,14 +45,14 @@ export function usePlumbing(compareSizes: boolean) {
   // The loop's own figures come out of the answer: they do not ask for another.
   const key = useSettled(
     JSON.stringify({
-      bay: car.bay,
-      nose: car.nose,
+      // All of it: pump, gauge, engine and heat set the pressures that stand beside the routes.
+      car,
       plumbing: { ...plumbing, have: [] },
       placement: cooler?.placement,
       core: cooler && [cooler.construction, cooler.rows, cooler.widthMm, cooler.depthMm, cooler.passes, cooler.ports],
       thermostat: cooler?.thermostat,
       keep: design.keepFactoryExchanger,
-      oil: [design.oil, car.oil, car.oilVolumeL],
+      oil: design.oil,
       duty,
     }),
     PAUSE_MS,

@@ -221,7 +221,7 @@ function Model({ answer }: { answer: Answer }) {
         </>
       )}
       {answer.alike !== undefined && (
-        <Muted>The speeds of the two mean laps agree by {answer.alike.toFixed(2)} of 1.</Muted>
+        <Muted>Speed traces of the two mean laps match (correlation {answer.alike.toFixed(2)}).</Muted>
       )}
       <Muted>
         The step from one day to the other is the model’s own; the interval holds laps, thermometers, and how far such

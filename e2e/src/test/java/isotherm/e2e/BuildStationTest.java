@@ -75,7 +75,7 @@ class BuildStationTest extends BuildWorkshop {
         look("Drain the oil");
         unfold("Simulated logger");
         assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
-        button("Dark paper").click();
+        button("Dark theme").click();
         assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
     }
 }

@@ -49,7 +49,7 @@ class BuildStoryTest extends BuildWorkshop {
             page.reload();
             // It stays on the sheet; what was wrong is put right, and the engine starts again.
             assertThat(alarm()).containsText(said);
-            button("Let the logger go").click();
+            button("Disconnect logger").click();
             attach("Nothing");
             button("Raised idle").click();
         }
@@ -100,9 +100,9 @@ class BuildStoryTest extends BuildWorkshop {
     private void isServiced() {
         station("Care");
         set("Odometer", "84500");
-        button("Write the odometer down").click();
+        button("Save odometer reading").click();
         choose("Something happened", "Service");
-        button("It happened today").click();
+        button("Record for today").click();
         Locator oil = page.getByRole(
                 AriaRole.LISTITEM, new Page.GetByRoleOptions().setName(Pattern.compile("^Change oil and filter")));
         oil.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Done…"))

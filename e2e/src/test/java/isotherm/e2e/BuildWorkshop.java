@@ -24,8 +24,8 @@ abstract class BuildWorkshop extends Workshop {
         button("Begin a build of “" + own.design() + "”").click();
         button("Begin").click();
         assertThat(page.getByText("Say who works")).isVisible();
-        text("Who works").fill("Ada");
-        text("Who works").press("Enter");
+        text("Your name").fill("Ada");
+        text("Your name").press("Enter");
         assertThat(page.getByText("Say who works")).hasCount(0);
     }
 

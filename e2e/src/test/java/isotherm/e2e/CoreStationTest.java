@@ -52,7 +52,7 @@ class CoreStationTest extends Workshop {
         set("Room across", "420");
         set("Room upwards", "280");
         field("Room upwards").scrollIntoViewIfNeeded();
-        assertThat(table("The two schools")).containsText("Largest that fits");
+        assertThat(table("Smallest and largest")).containsText("Largest that fits");
         button("Take: Smallest that holds").click();
         assertThat(findings()).not().containsText("hotter than its limit");
         saved();
@@ -75,7 +75,7 @@ class CoreStationTest extends Workshop {
         button("Own entry…").click();
         page.getByLabel("Number", new Page.GetByLabelOptions().setExact(true)).fill("Barn find");
         page.getByLabel("Number", new Page.GetByLabelOptions().setExact(true)).press("Enter");
-        set("Its rows", "23");
+        set("Part rows", "23");
         set("Outside width", "350");
         button("Add it to the catalogue").click();
         Locator own = table("Cores")
@@ -93,7 +93,7 @@ class CoreStationTest extends Workshop {
         assertThat(page.getByText("0 new, 1 changed, 0 as before, 1 cannot be taken"))
                 .isVisible();
         assertThat(page.getByText("Line 3")).isVisible();
-        button("Leave it").click();
+        button("Cancel").click();
         page.keyboard().press("Escape");
         assertThat(sheet("Cores to buy")).isHidden();
     }

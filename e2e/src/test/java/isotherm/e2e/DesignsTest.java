@@ -83,20 +83,20 @@ class DesignsTest extends Workshop {
     void axeFindsNothingOnSheetsAndTheComparison(String theme) {
         open("Aldane Corvid", "As it is today");
         if (theme.equals("dark")) {
-            button("Dark paper").click();
+            button("Dark theme").click();
         }
         button("Fit Skerry Moor, before").click();
         assertThat(table("What was learned")).isVisible();
         clean("fit");
         page.keyboard().press("Escape");
         act("More about Skerry Moor, before", "Show it");
-        assertThat(button("Closer")).isVisible();
+        assertThat(button("Zoom in")).isVisible();
         clean("log");
         button("Close").click();
         act("More about this car", "New car…");
         assertThat(table("Figures of this class")).isVisible();
         clean("new car");
-        button("Leave it").click();
+        button("Cancel").click();
         button("Units").click();
         clean("units");
         button("Done").click();
@@ -162,8 +162,8 @@ class DesignsTest extends Workshop {
         for (int i = 0; i < 44; i++) {
             page.keyboard().press("ArrowUp");
         }
-        field("Behind the skin").focus();
-        field("Behind the skin").fill("200");
+        field("Depth behind bumper skin").focus();
+        field("Depth behind bumper skin").fill("200");
         page.keyboard().press("Enter");
         assertThat(findings()).not().containsText("The oil leaves its target band");
         saved();
@@ -183,5 +183,37 @@ class DesignsTest extends Workshop {
         page.keyboard().press("Enter");
         assertThat(ruleMark("No cooler")).isHidden();
         saved();
+    }
+
+    @Test
+    void aCopyThatTheServerRefusesIsTold() {
+        open(corvid);
+        page.route(
+                "**/api/cars/*/designs",
+                route -> route.fulfill(new com.microsoft.playwright.Route.FulfillOptions()
+                        .setStatus(422)
+                        .setContentType("application/problem+json")
+                        .setBody("{\"detail\":\"This garage takes no more designs\"}")));
+        act("More about this design", "Copy…");
+        button("Copy").click();
+        assertThat(page.getByRole(AriaRole.ALERT))
+                .containsText("The design was not copied: This garage takes no more designs");
+    }
+
+    @Test
+    void behindADialogNothingCanBeReached() {
+        open(corvid);
+        // An inert part of a page takes no focus and no pointer, and is hidden from assistive technology.
+        var inert = page.locator("#root[inert]");
+        assertThat(inert).hasCount(0);
+        button("Files").click();
+        assertThat(sheet("Files")).isVisible();
+        assertThat(inert).hasCount(1);
+        for (int i = 0; i < 12; i++) {
+            page.keyboard().press("Tab");
+            assertThat(sheet("Files").locator(":focus").or(page.locator("body:focus"))).hasCount(1);
+        }
+        page.keyboard().press("Escape");
+        assertThat(inert).hasCount(0);
     }
 }

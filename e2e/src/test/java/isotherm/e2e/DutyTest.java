@@ -33,9 +33,9 @@ class DutyTest extends Workshop {
         // 70 to 160, once the last of the moves has arrived.
         assertThat(field("Speed at point 2")).hasValue(Pattern.compile("^([7-9]\\d|1[0-5]\\d|160)$"));
         set("Speed at point 2", "150");
-        button("Split it").click();
+        button("Add point").click();
         assertThat(slider("Point 6 of the lap")).isVisible();
-        button("Take this point out").click();
+        button("Remove this point").click();
         assertThat(slider("Point 6 of the lap")).isHidden();
         set("Flying laps", "3");
         saved();
@@ -66,7 +66,7 @@ class DutyTest extends Workshop {
     @Test
     void theVerdictIsTheFirstAnswer() {
         open(corvid);
-        assertThat(verdict()).containsText("More cooling is needed than this design gives");
+        assertThat(verdict()).containsText("This cooler is too small for this duty");
         open("Pell Wren", "As it is today");
         assertThat(verdict()).containsText("No oil cooler is needed for this duty");
         Garage.Own hauler = Garage.own("hauler");
@@ -130,7 +130,7 @@ class DutyTest extends Workshop {
     void aLogIsBroughtInCorrectedKeptShownFittedAndTakenOutAgain() {
         open(corvid.car(), "As it is today");
         bringIn("baseline.csv", baseline());
-        Locator sheet = sheet("Bring in baseline.csv");
+        Locator sheet = sheet("Import baseline.csv");
         assertThat(sheet).isVisible();
         // The speed's name is not known: the preview says so, and a person corrects it.
         assertThat(button(Pattern.compile("Column Tempo holds"))).containsText("not read");
@@ -147,7 +147,7 @@ class DutyTest extends Workshop {
                         AriaRole.IMG,
                         new com.microsoft.playwright.Page.GetByRoleOptions().setName(Pattern.compile("^The log from"))))
                 .isVisible();
-        button("Closer").click();
+        button("Zoom in").click();
         button("All of it").click();
         button("Close").click();
 
@@ -184,7 +184,7 @@ class DutyTest extends Workshop {
         button("Keep this log").click();
         assertThat(page.getByText("No column holds anything that is known here").first())
                 .isVisible();
-        button("Leave it").click();
+        button("Cancel").click();
         assertThat(field("Flying laps")).isVisible();
     }
 }

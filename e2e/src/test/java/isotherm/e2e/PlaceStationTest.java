@@ -46,27 +46,27 @@ class PlaceStationTest extends Workshop {
         assertThat(field("Up")).not().hasValue("332");
         // Lower in its opening the plate hides nothing of it any more.
         assertThat(figures()).containsText("0 %");
-        unfold("Air, by hand");
+        unfold("Airflow assumptions");
         assertThat(field("Shaded face")).hasValue("0");
         drag(front(), 60, 0);
         assertThat(field("Across")).not().hasValue("0");
         drag(side(), 0, -40);
         set("Up", "300");
-        set("Leans back", "20");
+        set("Tilt", "20");
         assertThat(field("Up")).hasValue("300");
         saved();
         page.reload();
-        assertThat(field("Leans back")).hasValue("20");
+        assertThat(field("Tilt")).hasValue("20");
     }
 
     @Test
     void behindTheRadiatorItIsAnotherPlace() {
         set("Up", "430");
-        set("Behind the skin", "390");
+        set("Depth behind bumper skin", "390");
         assertThat(table("Places for this core")
                         .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Behind the radiator")))
                 .hasAttribute("aria-pressed", "true");
-        set("Behind the skin", "240");
+        set("Depth behind bumper skin", "240");
         assertThat(page.getByLabel("Problems of this position")).containsText("The core is where condenser is");
     }
 
@@ -88,7 +88,7 @@ class PlaceStationTest extends Workshop {
 
     @Test
     void whatIsSetByHandIsSaidToDifferFromTheDrawing() {
-        unfold("Air, by hand");
+        unfold("Airflow assumptions");
         set("Sealing", "80");
         assertThat(page.getByText("Set by hand: not what the drawing says.")).isVisible();
         button("Take what the drawing says").click();
@@ -97,7 +97,7 @@ class PlaceStationTest extends Workshop {
 
     @Test
     void theNoseIsMeasuredByTapeWithNumberedDimensions() {
-        unfold("The nose by tape");
+        unfold("Front-end measurements");
         choose("What is being measured", "Number plate: number plate");
         set("2 Lower edge", "420");
         assertThat(figures()).containsText("0 %");
@@ -105,7 +105,7 @@ class PlaceStationTest extends Workshop {
         assertThat(figures()).containsText("34 %");
         button("One part more").click();
         assertThat(field("5 Front behind skin")).hasValue("150");
-        button("Take it out of the drawing").click();
+        button("Remove from the drawing").click();
         saved();
     }
 

@@ -233,7 +233,7 @@ class PlumbStationTest extends Workshop {
         String before = cutRow().textContent();
         unfold("The bay by tape");
         button("One box more").click();
-        choose("It is", "Hot: exhaust, turbine");
+        choose("Kind", "Hot: exhaust, turbine");
         set("Left edge", "-480");
         set("Lower edge", "300");
         set("Front behind skin", "420");
@@ -244,7 +244,7 @@ class PlumbStationTest extends Workshop {
         assertThat(page.getByText(Pattern.compile("No way for the feed.*box")))
                 .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(60_000));
         assertThat(cutRow()).not().hasText(before);
-        button("Take it out").click();
+        button("Remove").click();
         assertThat(cutRow()).hasText(before, SEARCHED);
         assertThat(page.getByText(Pattern.compile("No way for the"))).hasCount(0);
     }

@@ -23,7 +23,7 @@ class ProveAndCareTest extends Workshop {
         open("Aldane Corvid", "First choice, 10 rows");
         station("Prove");
         assertThat(proof()).containsText("It runs cooler");
-        assertThat(proof()).containsText(Pattern.compile("ran [\\d.]+ K cooler \\([\\d.]+ to [\\d.]+ K\\)"));
+        assertThat(proof()).containsText(Pattern.compile("ran [\\d.]+ °C cooler \\([\\d.]+ to [\\d.]+ °C\\)"));
         assertThat(table("Brought to the first day")).containsText("Difference");
         assertThat(table("What was read")).containsText("Drop over the core");
         assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("The mean laps before and after")))
@@ -72,12 +72,12 @@ class ProveAndCareTest extends Workshop {
         Garage.Own own = Garage.own("plumb");
         open(own);
         station("Care");
-        Locator who = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Who works"));
+        Locator who = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Your name"));
         who.fill("Ada");
         who.press("Enter");
         page.context().setOffline(true);
         set("Odometer", "91000");
-        button("Write the odometer down").click();
+        button("Save odometer reading").click();
         assertThat(page.getByText("an entry is kept here")).isVisible();
         assertThat(table("The care book")).containsText("91000 km");
         assertThat(table("The care book")).containsText("waits");
@@ -98,17 +98,17 @@ class ProveAndCareTest extends Workshop {
         button("Begin").click();
         assertThat(page.getByText("Say who works")).isVisible();
         station("Care");
-        Locator who = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Who works"));
+        Locator who = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Your name"));
         who.fill("Ada");
         who.press("Enter");
         Locator joints = page.getByRole(
                 AriaRole.LISTITEM, new Page.GetByRoleOptions().setName(Pattern.compile("^Look at every joint with")));
         assertThat(joints).containsText("Later");
         set("Odometer", "84000");
-        button("Write the odometer down").click();
+        button("Save odometer reading").click();
         assertThat(page.getByText("at 84000 km now")).isVisible();
         choose("Something happened", "First drive after the build");
-        button("It happened today").click();
+        button("Record for today").click();
         assertThat(joints).containsText("Due");
         assertThat(joints).containsText("first drive on");
         assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();

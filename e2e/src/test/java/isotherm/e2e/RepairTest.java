@@ -20,8 +20,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** What was saved under older rules is shown with what is wrong, and repaired. */
 class RepairTest extends Workshop {
     private static final JsonMapper JSON = new JsonMapper();
-    private final isotherm.server.store.Garage stored =
-            RunningServer.get().bean(isotherm.server.store.Garage.class);
+    private final isotherm.server.store.Garage stored = RunningServer.get().bean(isotherm.server.store.Garage.class);
     private final Garage.Own corvid = Garage.own("corvid");
     private final UUID brokenCar = UUID.randomUUID();
 
@@ -44,16 +43,17 @@ class RepairTest extends Workshop {
         duty.put("name", "Desert day").put("ambientC", 900);
         stored.addPart(Kind.DUTY, UUID.randomUUID(), UUID.fromString(corvid.id()), duty.toString());
         open(corvid);
-        assertThat(page.getByText("One document of this car cannot be used as saved.")).isVisible();
+        assertThat(page.getByText("One document of this car cannot be used as saved."))
+                .isVisible();
         button("Show what is wrong…").click();
         assertThat(toRepair().first()).containsText("Duty: Desert day");
         assertThat(toRepair().first()).containsText("900 °C is outside -40 to 55 °C");
         assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
         button("Repair…").click();
-        page.getByLabel("ambient c").fill("80");
+        page.getByLabel("Air temperature, °C").last().fill("80");
         button("Save").click();
         assertThat(sheet("Repair “Desert day”")).containsText("80 °C is outside -40 to 55 °C");
-        page.getByLabel("ambient c").fill("42");
+        page.getByLabel("Air temperature, °C").last().fill("42");
         button("Save").click();
         assertThat(sheet("Repair “Desert day”")).hasCount(0);
         assertThat(page.getByText("cannot be used as saved")).hasCount(0);
@@ -62,17 +62,18 @@ class RepairTest extends Workshop {
     @Test
     void aCarThatCannotBeShownLeavesTheWayToTheOthers() {
         ObjectNode car = (ObjectNode) JSON.readTree(Examples.read("wren")).get("car");
-        stored.addCar(brokenCar, car.put("name", "Dry sump").put("oilVolumeL", 0).toString());
+        stored.addCar(
+                brokenCar, car.put("name", "Dry sump").put("oilVolumeL", 0).toString());
         page.navigate("/cars/" + brokenCar + "/duty");
-        assertThat(page.getByRole(AriaRole.ALERT)).containsText("This car cannot be shown");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("This car cannot be used as saved");
         assertThat(toRepair()).containsText("0 L is outside");
         button("Open " + corvid.car()).click();
         assertThat(button(java.util.regex.Pattern.compile("Design$")).first()).containsText(corvid.design());
         page.goBack();
         button("Repair…").click();
-        page.getByLabel("oil volume l").fill("4.2");
+        page.getByLabel("Oil in the engine").fill("4.2");
         button("Save").click();
-        assertThat(page.getByRole(AriaRole.ALERT)).containsText("has no duty");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("no duty that can be used");
     }
 
     @Test
@@ -81,7 +82,9 @@ class RepairTest extends Workshop {
         open(corvid);
         button("Files").click();
         assertThat(toRepair()).containsText("Part of your own: B-1");
-        toRepair().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Remove…")).click();
+        toRepair()
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Remove…"))
+                .click();
         button("Remove").click();
         assertThat(page.getByText("B-1")).hasCount(0);
         assertThat(stored.ownParts().toString()).doesNotContain("Broken maker");

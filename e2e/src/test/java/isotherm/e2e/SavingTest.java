@@ -78,7 +78,7 @@ class SavingTest {
             setRows(two, 21);
             assertThat(two.getByRole(AriaRole.ALERT)).containsText("changed elsewhere");
             assertThat(rows(two)).hasValue("21");
-            two.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Keep what is here"))
+            two.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Keep my changes"))
                     .click();
             assertThat(status(two)).hasText("Saved");
             one.reload();
@@ -94,7 +94,7 @@ class SavingTest {
             setRows(one, 14);
             assertThat(status(one)).hasText("Saved");
             setRows(two, 21);
-            two.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take what is there"))
+            two.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Use the saved version"))
                     .click();
             assertThat(rows(two)).hasValue("14");
             two.reload();

@@ -252,7 +252,7 @@ class SliceTest extends Workshop {
     void axeFindsNothing(String theme) {
         open(corvid);
         if (theme.equals("Dark")) {
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Dark paper"))
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Dark theme"))
                     .click();
         }
         for (String station : new String[] {"Duty", "Core", "Place", "Plumb", "Build", "Care"}) {

@@ -140,14 +140,14 @@ public final class Advisor {
         boolean fails = peak > limit;
         String climbing = a.session().climbRate() > 0.5
                 ? say(
-                        " It is still climbing at %.1f K a minute when the session ends.",
+                        " It is still climbing at %.1f °C a minute when the session ends.",
                         a.session().climbRate())
                 : "";
         add(
                 fails ? Severity.FAILS : Severity.RISK,
                 Topic.TOO_HOT,
                 fails ? "The oil gets hotter than its limit" : "The oil leaves its target band",
-                say("%.0f K over", peak - (fails ? limit : target())),
+                say("%.0f °C over", peak - (fails ? limit : target())),
                 say("At %.0f °C it has thinned to %.1f cSt.", Units.celsius(peak), oil().kinematicViscosity(peak) * 1e6)
                         + climbing,
                 a.design().cooler().isPresent() ? cooler(a.design().cooler().get()) : firstCore());
@@ -230,7 +230,7 @@ public final class Advisor {
                     Severity.NOTE,
                     Topic.FAN,
                     "A fan on the core would do",
-                    say("%.0f K off the peak", gain),
+                    say("%.0f °C off the peak", gain),
                     "At this road speed there is little ram air. A thermo-switched fan of 225 mm draws the air that the"
                             + " speed does not push.",
                     Optional.of(fitted));
@@ -247,18 +247,12 @@ public final class Advisor {
             add(
                     Severity.RISK,
                     Topic.MARGINAL,
-                    "The oil stays under its limit with little in hand",
-                    say("%.0f K", inHand),
+                    "Holds, with little to spare",
+                    say("%.0f °C", inHand),
                     why,
                     a.design().cooler().flatMap(c -> rows(a.design(), c.core())));
         } else {
-            add(
-                    Severity.GOOD,
-                    Topic.HOLDS,
-                    "The oil stays in hand",
-                    say("%.0f K in hand", inHand),
-                    why,
-                    Optional.empty());
+            add(Severity.GOOD, Topic.HOLDS, "Holds", say("%.0f °C to spare", inHand), why, Optional.empty());
         }
     }
 
@@ -282,7 +276,7 @@ public final class Advisor {
                     "The oil runs too cold on the road",
                     say("%.0f °C", Units.celsius(road)),
                     say(
-                            "At 80 km/h on an 8 °C day the cooler takes %.0f K off. Under about 80 °C water and fuel stay"
+                            "At 80 km/h on an 8 °C day the cooler takes %.0f °C off. Under about 80 °C water and fuel stay"
                                     + " in the oil. A blanking plate for the cold months helps as well.",
                             taken),
                     remedy);
@@ -424,7 +418,7 @@ public final class Advisor {
                 "Oil pressure falls under its floor: " + p.name(),
                 say("%.1f bar of %.1f bar", p.gallery() / 1e5, p.floor() / 1e5),
                 say(
-                        "At %.0f 1/min and %.0f °C; %.1f bar without the loop, which takes %.1f bar.",
+                        "At %.0f rpm and %.0f °C; %.1f bar without the loop, which takes %.1f bar.",
                         p.rpm(), Units.celsius(p.oilK()), p.bare() / 1e5, p.loop() / 1e5),
                 remedy);
     }
@@ -464,7 +458,7 @@ public final class Advisor {
                     Severity.RISK,
                     Topic.COOLANT_PAYS,
                     "The oil is cooled at the coolant's expense",
-                    say("coolant %.0f K hotter", with - without),
+                    say("coolant %.0f °C hotter", with - without),
                     say(
                             "It reaches %.0f °C, %.0f °C without the oil cooler: the core warms and slows the radiator's"
                                     + " air.",
@@ -503,7 +497,7 @@ public final class Advisor {
                 "Over a third of the face gets no air",
                 say("%.0f %%", 100 * shade),
                 say(
-                        "Beam, plate or bars stand before it. With a tenth shaded the peak would be %.0f K lower.",
+                        "Beam, plate or bars stand before it. With a tenth shaded the peak would be %.0f °C lower.",
                         a.session().peak() - clear.peakK()),
                 Optional.of(clear));
     }
@@ -522,7 +516,7 @@ public final class Advisor {
                 "Air leaks past the core",
                 say("%.0f %% of the pressure arrives", 100 * sealing),
                 say(
-                        "A shroud and foam seals make a duct of the opening: the peak would be %.0f K lower.",
+                        "A shroud and foam seals make a duct of the opening: the peak would be %.0f °C lower.",
                         a.session().peak() - sealed.peakK()),
                 Optional.of(sealed));
     }
@@ -537,7 +531,7 @@ public final class Advisor {
                 Severity.RISK,
                 Topic.INTAKE_HEATED,
                 "The intake breathes the core's warm air",
-                say("%.0f K over outside", rise),
+                say("%.0f °C over outside", rise),
                 say(
                         "Behind the core the air has %.0f °C. Warmer air is thinner: the engine or its intercooler gets"
                                 + " %.0f %% less of it by mass, and knocks earlier.",
@@ -621,7 +615,7 @@ public final class Advisor {
                 Severity.NOTE,
                 Topic.ROWS_SATED,
                 "More rows no longer help",
-                say("%.1f K for %d rows more", gain, more - core.rows()),
+                say("%.1f °C for %d rows more", gain, more - core.rows()),
                 "The thermostat or the air decides now, not the size of the core. A smaller one warms up faster and holds"
                         + " less oil.",
                 smaller);
@@ -659,7 +653,7 @@ public final class Advisor {
                 Severity.NOTE,
                 Topic.SENSOR,
                 "The sensor reads oil that has been cooled",
-                say("up to %.0f K under the sump", most),
+                say("up to %.0f °C under the sump", most),
                 "Before the cooler was fitted the same sensor read the sump's oil. Compare before and after in the sump or"
                         + " at the plate's inlet.",
                 Optional.empty());

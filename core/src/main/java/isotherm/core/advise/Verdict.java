@@ -72,7 +72,7 @@ public record Verdict(Kind kind, String what, String why, List<Finding.Remedy> o
                             "No oil cooler is needed for this duty",
                             without
                                     + say(
-                                            ", %.0f K under the target's upper edge. A cooler would only make it run too"
+                                            ", %.0f °C under the target's upper edge. A cooler would only make it run too"
                                                     + " cold on the road.",
                                             limits.targetHighK() - bare),
                             List.of()));
@@ -105,7 +105,7 @@ public record Verdict(Kind kind, String what, String why, List<Finding.Remedy> o
         }
         return new Verdict(
                 Kind.NEEDED,
-                cooled ? "More cooling is needed than this design gives" : "An oil cooler is needed",
+                cooled ? "This cooler is too small for this duty" : "An oil cooler is needed",
                 without
                         + (cooled
                                 ? say(

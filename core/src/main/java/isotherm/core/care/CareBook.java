@@ -183,7 +183,7 @@ public record CareBook(List<Task> tasks, LocalDate built, OptionalDouble builtAt
             case HAPPENED ->
                 List.of(Task.Happening.values()).stream()
                                 .noneMatch(h -> h.name().equals(entry.on()))
-                        ? Optional.of("Nothing of that name happens to cars")
+                        ? Optional.of("Unknown event type")
                         : Optional.empty();
             case DRIVEN ->
                 entry.odometer().isEmpty() && entry.oilHours().isEmpty()

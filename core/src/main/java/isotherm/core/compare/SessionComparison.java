@@ -287,7 +287,7 @@ public final class SessionComparison {
         }
         double days = after.ambientK() - before.ambientK();
         if (Math.abs(days) > MOST_AMBIENT_DIFFERENCE) {
-            reasons.add(String.format(Locale.ROOT, "The days are too different: %.0f K apart.", Math.abs(days)));
+            reasons.add(String.format(Locale.ROOT, "The days are too different: %.0f °C apart.", Math.abs(days)));
         }
         return reasons;
     }
@@ -305,7 +305,7 @@ public final class SessionComparison {
             case COOLER, HOTTER ->
                 List.of(String.format(
                         Locale.ROOT,
-                        "At the first day's air and pace the second session ran %.1f K %s (%.1f to %.1f K).",
+                        "At the first day's air and pace the second session ran %.1f °C %s (%.1f to %.1f °C).",
                         Math.abs(difference.value()),
                         verdict == Verdict.COOLER ? "cooler" : "hotter",
                         Math.min(Math.abs(difference.low()), Math.abs(difference.high())),

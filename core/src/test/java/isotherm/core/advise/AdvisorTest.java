@@ -291,7 +291,7 @@ class AdvisorTest {
         Finding close = find(findings(limited(peak + 1, peak + 2), TRACK, d), Finding.Topic.MARGINAL)
                 .orElseThrow();
         assertThat(close.severity()).isEqualTo(Finding.Severity.RISK);
-        assertThat(close.figure()).isEqualTo("2 K");
+        assertThat(close.figure()).isEqualTo("2 °C");
         assertThat(find(findings(limited(peak + 1, peak + 40), TRACK, d), Finding.Topic.MARGINAL))
                 .isEmpty();
         assertThat(find(findings(limited(peak + 1, peak + 40), TRACK, d), Finding.Topic.HOLDS))

@@ -59,7 +59,7 @@ class VerdictTest {
     void aRoadCarNeedsNoneWithOrWithoutOneFitted() {
         Verdict bare = verdict(CAR, ROAD, Design.NO_COOLER);
         assertThat(bare.kind()).isEqualTo(Verdict.Kind.NOT_NEEDED);
-        assertThat(bare.why()).contains("K under the target's upper edge");
+        assertThat(bare.why()).contains("°C under the target's upper edge");
         assertThat(bare.options()).isEmpty();
         assertThat(verdict(CAR, ROAD, DemoCars.design(13, Place.GRILLE_AHEAD)).kind())
                 .isEqualTo(Verdict.Kind.NOT_NEEDED);

@@ -46,7 +46,7 @@ class Problems extends ResponseEntityExceptionHandler {
     @ExceptionHandler(InvalidDocument.class)
     ProblemDetail invalid(InvalidDocument e) {
         ProblemDetail detail = ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, e.getMessage());
-        detail.setTitle("The document cannot be taken");
+        detail.setTitle("Invalid document");
         detail.setProperty("problems", e.problems());
         return detail;
     }

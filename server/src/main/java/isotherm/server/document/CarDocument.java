@@ -63,8 +63,8 @@ public record CarDocument(
             @Missing("no change planned") @Quantity(value = "planned brake power", min = 10, max = 1500, unit = "kW")
                     Double plannedPowerKw,
             @Quantity(value = "swept volume", min = 0.3, max = 20, unit = "L") double displacementL,
-            @Quantity(value = "highest engine speed in use", min = 1500, max = 14000, unit = "1/min") double maxRpm,
-            @Quantity(value = "idle speed", min = 300, max = 2000, unit = "1/min") double idleRpm,
+            @Quantity(value = "highest engine speed in use", min = 1500, max = 14000, unit = "rpm") double maxRpm,
+            @Quantity(value = "idle speed", min = 300, max = 2000, unit = "rpm") double idleRpm,
             @Text("whether oil jets cool the pistons") boolean pistonJets,
             @Quantity(value = "boost above ambient at full load", min = 0, max = 6, unit = "bar") double boostBar) {}
 
@@ -90,7 +90,7 @@ public record CarDocument(
                     double dragAreaM2,
             @Quantity(value = "rolling resistance coefficient", min = 0.002, max = 0.1) double rolling,
             @Quantity(
-                            value = "road speed at 1000 1/min in each gear, lowest gear first",
+                            value = "road speed at 1000 rpm in each gear, lowest gear first",
                             min = 2,
                             max = 150,
                             unit = "km/h")
@@ -106,7 +106,7 @@ public record CarDocument(
     /** An oil pressure reading. */
     public record GaugeDocument(
             @Quantity(value = "gauge pressure read", min = 0.1, max = 12, unit = "bar") double bar,
-            @Quantity(value = "engine speed at the reading", min = 300, max = 14000, unit = "1/min") double rpm,
+            @Quantity(value = "engine speed at the reading", min = 300, max = 14000, unit = "rpm") double rpm,
             @Quantity(value = "oil temperature at the reading", min = 20, max = 150, unit = "°C") double oilC) {}
 
     /** What sump and block take from the oil. */
@@ -240,7 +240,7 @@ public record CarDocument(
             problems.add(Problem.of(
                     path + "/engine/idleRpm",
                     DocumentReader.number(engine.idleRpm()),
-                    "Idle has to be below the highest speed, " + DocumentReader.number(engine.maxRpm()) + " 1/min"));
+                    "Idle has to be below the highest speed, " + DocumentReader.number(engine.maxRpm()) + " rpm"));
         }
         if (limits.targetHighC() <= limits.targetLowC()) {
             problems.add(Problem.of(

@@ -90,7 +90,7 @@ public record DutyDocument(
                     @Text(value = "speeds", min = 2, max = 200000)
                     List<Double> speedKmh,
             @Missing("from the gearing")
-                    @Quantity(value = "engine speed", min = 0, max = 20000, unit = "1/min")
+                    @Quantity(value = "engine speed", min = 0, max = 20000, unit = "rpm")
                     @Text(value = "engine speeds", min = 2, max = 200000)
                     List<Double> rpm,
             @Missing("from the speed and road load")

@@ -43,8 +43,8 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
 public final class PlumbingSolver {
     /** Distance of the points of a centre line that is drawn, m. */
     private static final double DRAWN = 10e-3;
-    /** The search asks whether it is still wanted every thousand steps: some seconds of work. */
-    private static final int MOST_ASKED = 700;
+    /** The search asks whether it is still wanted every thousand steps; what takes as many is given up. */
+    private static final int MOST_ASKED = 2000;
     /** The sizes that are held side by side. */
     private static final List<String> SIZES = List.of("-8", "-10", "-12");
 
@@ -556,8 +556,10 @@ public final class PlumbingSolver {
         } else if (!hose.family().cuttable()) {
             order.add("No standard length is long enough: have it made to " + Math.round(c.centreLine() * 1e3) + " mm");
         } else {
-            order.add("Wrap tape round the cut, mark " + Math.round(c.cut() * 1e3)
-                    + " mm, cut square with a fine saw; braid wire stabs: gloves and glasses");
+            order.add("Wrap tape round the cut, mark " + Math.round(c.cut() * 1e3) + " mm, cut square with "
+                    + (hose.family() == HoseType.Family.PUSH_ON
+                            ? "a sharp knife, away from the hand"
+                            : "a fine saw; braid wire stabs: gloves and glasses"));
         }
         order.add("Slide clips, sleeve and separators on first: they do not go over the ends");
         if (hose.family().cuttable()) {

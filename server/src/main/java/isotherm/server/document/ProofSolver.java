@@ -150,12 +150,12 @@ public final class ProofSolver {
                 : readK.getAsDouble() < p.peakLow() - OPEN
                         ? String.format(
                                 Locale.ROOT,
-                                "It ran %.0f K cooler than the model expects: look whether this design was in it, then let the log teach the model.",
+                                "It ran %.0f °C cooler than the model expects: look whether this design was in it, then let the log teach the model.",
                                 p.peakMedian() - readK.getAsDouble())
                         : readK.getAsDouble() > p.peakHigh() + OPEN
                                 ? String.format(
                                         Locale.ROOT,
-                                        "It ran %.0f K hotter than the model expects: look whether this design was in it, then let the log teach the model.",
+                                        "It ran %.0f °C hotter than the model expects: look whether this design was in it, then let the log teach the model.",
                                         readK.getAsDouble() - p.peakMedian())
                                 : "The reading lies where the model expects it.";
         return new Proof.Predicted(

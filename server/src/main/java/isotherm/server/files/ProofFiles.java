@@ -138,11 +138,11 @@ public final class ProofFiles {
         }
         return switch (f.unit()) {
             case TEMPERATURE -> String.format(Locale.ROOT, "%.1f °C", v);
-            case DIFFERENCE -> String.format(Locale.ROOT, "%.1f K", v);
+            case DIFFERENCE -> String.format(Locale.ROOT, "%.1f °C", v);
             case PRESSURE -> String.format(Locale.ROOT, "%.2f bar", v);
             case HEAT -> String.format(Locale.ROOT, "%.1f kW", v);
             case MINUTES -> String.format(Locale.ROOT, "%.1f min", v);
-            case RATE -> String.format(Locale.ROOT, "%.1f K/min", v);
+            case RATE -> String.format(Locale.ROOT, "%.1f °C/min", v);
         };
     }
 

@@ -403,4 +403,26 @@ class PlumbingApiTest {
         assertThat(told.get("refused").get(0).get("line").intValue()).isEqualTo(4);
         assertThat(told.get("refused").get(0).get("reason").stringValue()).contains("-1 is outside");
     }
+
+    @Test
+    void pushOnHoseIsCutWithAKnifeAndBraidWithASaw() {
+        String pushOn = JSON.readTree(
+                        SERVER.send("GET", "/api/catalogue/plumbing", null).body())
+                .get("hoses")
+                .valueStream()
+                .filter(h -> h.get("family").stringValue().equals("PUSH_ON")
+                        && h.get("dash").stringValue().equals("-10"))
+                .findFirst()
+                .orElseThrow()
+                .get("number")
+                .stringValue();
+        assertThat(answer(q -> plumbing(q).put("hose", pushOn))
+                        .at("/lines/0/cut/order")
+                        .toString())
+                .contains("sharp knife")
+                .doesNotContain("saw");
+        assertThat(answer(q -> {}).at("/lines/0/cut/order").toString())
+                .contains("fine saw", "gloves")
+                .doesNotContain("knife");
+    }
 }
