@@ -211,7 +211,8 @@ class DesignsTest extends Workshop {
         assertThat(inert).hasCount(1);
         for (int i = 0; i < 12; i++) {
             page.keyboard().press("Tab");
-            assertThat(sheet("Files").locator(":focus").or(page.locator("body:focus"))).hasCount(1);
+            assertThat(sheet("Files").locator(":focus").or(page.locator("body:focus")))
+                    .hasCount(1);
         }
         page.keyboard().press("Escape");
         assertThat(inert).hasCount(0);
