@@ -157,7 +157,7 @@ class PicturesTest {
         long begun = System.nanoTime();
         BufferedImage kept = read(Pictures.clean(png));
         assertThat(Math.max(kept.getWidth(), kept.getHeight())).isEqualTo(1800);
-        assertThat(System.nanoTime() - begun).as("it took 50 s once").isLessThan(10_000_000_000L);
+        assertThat(System.nanoTime() - begun).as("it took 50 s once").isLessThan(25_000_000_000L);
     }
 
     @Test
