@@ -3,7 +3,7 @@ import { newId } from '../api/client';
 
 const WHO = 'isotherm.who';
 
-/** Who works at this browser: every entry in a book carries a name. */
+/** The name of whoever uses this browser: every entry in a book carries one. */
 export function useWho(): readonly [string, (name: string) => void] {
   const [who, setWho] = useState(() => localStorage.getItem(WHO) ?? '');
   return [

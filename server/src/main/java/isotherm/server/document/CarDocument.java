@@ -109,7 +109,7 @@ public record CarDocument(
             @Quantity(value = "engine speed at the reading", min = 300, max = 14000, unit = "rpm") double rpm,
             @Quantity(value = "oil temperature at the reading", min = 20, max = 150, unit = "°C") double oilC) {}
 
-    /** What sump and block take from the oil. */
+    /** Heat lost by sump and block from the oil. */
     public record LossesDocument(
             @Quantity(value = "sump conductance at rest", min = 0, max = 500, unit = "W/K") double stillWPerK,
             @Quantity(value = "added conductance per (m/s)^0.8", min = 0, max = 50, unit = "W/K") double movingWPerK,
