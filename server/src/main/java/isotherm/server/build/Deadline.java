@@ -1,12 +1,12 @@
 package isotherm.server.build;
 
-import java.awt.image.BufferedImage;
+import java.lang.reflect.Proxy;
 import javax.imageio.ImageReader;
 import javax.imageio.event.IIOReadProgressListener;
 import javax.imageio.event.IIOReadUpdateListener;
 
 /** Stops a decoder when its time is over: a small file can be made to be decoded a thousand times over. */
-final class Deadline implements IIOReadProgressListener, IIOReadUpdateListener {
+final class Deadline {
     private final long until;
     private boolean over;
 
@@ -19,123 +19,19 @@ final class Deadline implements IIOReadProgressListener, IIOReadUpdateListener {
         return over;
     }
 
-    private void look(ImageReader reader) {
-        if (System.currentTimeMillis() > until) {
-            over = true;
-            reader.abort();
-        }
-    }
-
-    @Override
-    public void imageProgress(ImageReader reader, float percentage) {
-        look(reader);
-    }
-
-    @Override
-    public void passStarted(
-            ImageReader reader,
-            BufferedImage image,
-            int pass,
-            int firstPass,
-            int lastPass,
-            int left,
-            int top,
-            int everyX,
-            int everyY,
-            int[] bands) {
-        look(reader);
-    }
-
-    @Override
-    public void imageUpdate(
-            ImageReader reader,
-            BufferedImage image,
-            int left,
-            int top,
-            int width,
-            int height,
-            int everyX,
-            int everyY,
-            int[] bands) {
-        look(reader);
-    }
-
-    @Override
-    public void passComplete(ImageReader reader, BufferedImage image) {
-        look(reader);
-    }
-
-    @Override
-    public void sequenceStarted(ImageReader reader, int first) {
-        look(reader);
-    }
-
-    @Override
-    public void sequenceComplete(ImageReader reader) {
-        look(reader);
-    }
-
-    @Override
-    public void imageStarted(ImageReader reader, int image) {
-        look(reader);
-    }
-
-    @Override
-    public void imageComplete(ImageReader reader) {
-        // What is decoded is not thrown away for having come late.
-    }
-
-    @Override
-    public void thumbnailStarted(ImageReader reader, int image, int thumbnail) {
-        look(reader);
-    }
-
-    @Override
-    public void thumbnailProgress(ImageReader reader, float percentage) {
-        look(reader);
-    }
-
-    @Override
-    public void thumbnailComplete(ImageReader reader) {
-        look(reader);
-    }
-
-    @Override
-    public void thumbnailPassStarted(
-            ImageReader reader,
-            BufferedImage image,
-            int pass,
-            int firstPass,
-            int lastPass,
-            int left,
-            int top,
-            int everyX,
-            int everyY,
-            int[] bands) {
-        look(reader);
-    }
-
-    @Override
-    public void thumbnailUpdate(
-            ImageReader reader,
-            BufferedImage image,
-            int left,
-            int top,
-            int width,
-            int height,
-            int everyX,
-            int everyY,
-            int[] bands) {
-        look(reader);
-    }
-
-    @Override
-    public void thumbnailPassComplete(ImageReader reader, BufferedImage image) {
-        look(reader);
-    }
-
-    @Override
-    public void readAborted(ImageReader reader) {
-        over = true;
+    /** Whatever a decoder tells of its progress, the clock is looked at; it may only be stopped from its own thread. */
+    void watch(ImageReader reader) {
+        Object listener = Proxy.newProxyInstance(
+                Deadline.class.getClassLoader(),
+                new Class<?>[] {IIOReadProgressListener.class, IIOReadUpdateListener.class},
+                (self, told, arguments) -> {
+                    if (!told.getName().equals("imageComplete") && System.currentTimeMillis() > until) {
+                        over = true;
+                        reader.abort();
+                    }
+                    return null;
+                });
+        reader.addIIOReadProgressListener((IIOReadProgressListener) listener);
+        reader.addIIOReadUpdateListener((IIOReadUpdateListener) listener);
     }
 }

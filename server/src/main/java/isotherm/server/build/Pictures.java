@@ -127,8 +127,7 @@ public final class Pictures {
         int every = Math.max(1, Math.max(reader.getWidth(0), reader.getHeight(0)) / LONGEST_SIDE);
         how.setSourceSubsampling(every, every, 0, 0);
         Deadline deadline = new Deadline(System.currentTimeMillis() + PATIENCE_MS);
-        reader.addIIOReadProgressListener(deadline);
-        reader.addIIOReadUpdateListener(deadline);
+        deadline.watch(reader);
         BufferedImage image = reader.read(0, how);
         if (deadline.isOver()) {
             throw refused("This picture takes too long to decode: save it anew as a plain JPEG and send that");

@@ -183,4 +183,23 @@ class PicturesTest {
         watch.interrupt();
         assertThat(most.get() - before).as("twelve took 6.5 GB once").isLessThan(1_500_000_000L);
     }
+
+    @Test
+    void aDecoderIsStoppedWhenItsTimeIsOver() throws IOException {
+        byte[] jpeg = written(halves(1200, 900), "jpeg");
+        var reader = ImageIO.getImageReadersByFormatName("jpeg").next();
+        reader.setInput(ImageIO.createImageInputStream(new ByteArrayInputStream(jpeg)), true, true);
+        Deadline past = new Deadline(System.currentTimeMillis() - 1);
+        past.watch(reader);
+        reader.read(0);
+        assertThat(past.isOver()).isTrue();
+        Deadline ahead = new Deadline(System.currentTimeMillis() + 60_000);
+        reader.removeAllIIOReadProgressListeners();
+        reader.removeAllIIOReadUpdateListeners();
+        reader.setInput(ImageIO.createImageInputStream(new ByteArrayInputStream(jpeg)), true, true);
+        ahead.watch(reader);
+        reader.read(0);
+        assertThat(ahead.isOver()).isFalse();
+        reader.dispose();
+    }
 }
