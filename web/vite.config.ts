@@ -4,5 +4,6 @@ import { defineConfig } from 'vite';
 export default defineConfig({
   plugins: [react()],
   build: { outDir: 'dist', emptyOutDir: true, chunkSizeWarningLimit: 900 },
-  server: { proxy: { '/api': 'http://127.0.0.1:8321' } },
+  // The host's name stays as the browser sent it: the server takes changes from its own pages alone.
+  server: { proxy: { '/api': { target: 'http://127.0.0.1:8321', changeOrigin: false } } },
 });

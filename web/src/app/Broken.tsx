@@ -17,9 +17,13 @@ const WHAT: Record<BrokenView['what'], string> = {
   CARE_ENTRY: 'Entry in a care book',
 };
 
-/** Everything that is stored here and that today's rules refuse. */
-function useBroken() {
-  return useQuery({ queryKey: ['broken'], queryFn: () => call<BrokenView[]>('GET', '/broken'), staleTime: 0 });
+/** What is stored here, or of one car, and today's rules refuse. */
+function useBroken(carId: string | undefined) {
+  return useQuery({
+    queryKey: ['broken', 'list', carId],
+    queryFn: () => call<BrokenView[]>('GET', carId === undefined ? '/broken' : `/broken?car=${carId}`),
+    staleTime: 0,
+  });
 }
 
 const SCHEMA: Partial<Record<BrokenView['what'], keyof Schemas>> = {
@@ -47,8 +51,7 @@ function named(what: BrokenView['what'], path: string): string {
 
 /** What cannot be read any more: why, and the ways to go on. Nothing is shown where everything can be read. */
 export function BrokenList({ carId, titled = true }: { carId?: string; titled?: boolean }) {
-  const broken = useBroken();
-  const shown = broken.data?.filter((b) => carId === undefined || b.carId === carId) ?? [];
+  const shown = useBroken(carId).data ?? [];
   const client = useQueryClient();
   const [asked, setAsked] = useState<{ mend?: BrokenView; remove?: BrokenView }>({});
   const [problem, setProblem] = useState<string>();
@@ -122,7 +125,7 @@ function Repair(props: { broken: BrokenView; onClose: () => void; onDone: () => 
   const [problems, setProblems] = useState<readonly { path: string; message: string }[]>(broken.problems);
   const [problem, setProblem] = useState<string>();
   const text = useQuery({
-    queryKey: ['broken', broken.what, broken.id],
+    queryKey: ['broken', 'text', broken.what, broken.id],
     queryFn: async () => {
       const response = await fetch(`/api/broken/${broken.what}/${broken.id}`);
       return response.text();

@@ -1,7 +1,5 @@
 package isotherm.core.duty;
 
-import java.util.OptionalDouble;
-
 /**
  * Makes the times of a log rise evenly when the logger's own clock did not: a clock that is set while it runs (from zero to the
  * calendar when a satellite receiver wakes, or over midnight) goes on from where it was. One row with a wrong time is left out; only
@@ -90,11 +88,6 @@ public final class LogClock {
     /** @return how often the clock was set */
     public int jumps() {
         return jumps;
-    }
-
-    /** @return what the clock showed in a row of which the next one would tell; empty when there is none */
-    public OptionalDouble pending() {
-        return Double.isNaN(doubtful) ? OptionalDouble.empty() : OptionalDouble.of(doubtful);
     }
 
     /**

@@ -9,6 +9,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 
@@ -90,6 +91,8 @@ public final class Watch {
     private double runningSince = Double.NaN;
     private double ratioSum;
     private int ratios;
+    private double heard;
+    private boolean silenceTold;
 
     /** @param expected what the gauges should show */
     public Watch(Expectation expected) {
@@ -101,6 +104,8 @@ public final class Watch {
      * @return what is newly wrong
      */
     public List<Alarm> take(Sample sample) {
+        heard = sample.time();
+        silenceTold = false;
         sample.values().forEach((c, v) -> {
             Deque<double[]> values = recent.computeIfAbsent(c, k -> new ArrayDeque<>());
             values.add(new double[] {sample.time(), v});
@@ -229,6 +234,28 @@ public final class Watch {
                                         + " shows nothing any more: look at its plug, and read it by hand."));
             }
         });
+    }
+
+    /**
+     * A logger that says nothing shows nothing either: its own clock stands still with it, so that whoever listens counts.
+     *
+     * @param seconds for how long no sample has come, s
+     * @return that nothing watches the engine, told once in each silence
+     */
+    public Optional<Alarm> silent(double seconds) {
+        if (seconds < LOST || silenceTold) {
+            return Optional.empty();
+        }
+        silenceTold = true;
+        return Optional.of(new Alarm(
+                heard,
+                Fault.SENSOR_LOST,
+                false,
+                String.format(
+                        Locale.ROOT,
+                        "The logger has sent nothing for %.0f s, and nothing watches the engine: read the car's own gauges, and stop"
+                                + " it if they show nothing.",
+                        LOST)));
     }
 
     private interface Words {

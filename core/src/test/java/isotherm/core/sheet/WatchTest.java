@@ -147,4 +147,19 @@ class WatchTest {
         }
         assertThat(told).isEqualTo(2);
     }
+
+    @Test
+    void aSilentLoggerIsToldOnceInEachSilence() {
+        Watch watch = new Watch(EXPECTED);
+        watch.take(new Sample(7, Map.of(Channel.RPM, 0.0)));
+        assertThat(watch.silent(9.9)).isEmpty();
+        assertThat(watch.silent(10)).hasValueSatisfying(a -> {
+            assertThat(a.fault()).isEqualTo(Watch.Fault.SENSOR_LOST);
+            assertThat(a.time()).isEqualTo(7);
+            assertThat(a.words()).contains("nothing for 10 s", "read the car's own gauges");
+        });
+        assertThat(watch.silent(11)).isEmpty();
+        watch.take(new Sample(30, Map.of(Channel.RPM, 0.0)));
+        assertThat(watch.silent(12)).isPresent();
+    }
 }

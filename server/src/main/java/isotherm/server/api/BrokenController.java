@@ -19,6 +19,7 @@ import isotherm.server.store.Kind;
 import isotherm.server.store.Stored;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -30,6 +31,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -89,37 +91,39 @@ class BrokenController {
             String name,
             List<Problem> problems) {}
 
-    /** Everything in the garage that today's rules refuse. */
+    /** What today's rules refuse: of one car, or of the whole garage with its own parts. */
     @GetMapping
-    List<BrokenView> all() {
+    List<BrokenView> all(@RequestParam(name = "car", required = false) UUID carId) {
         List<BrokenView> broken = new ArrayList<>();
-        for (Stored car : garage.cars()) {
-            add(broken, What.CAR, car, car.id(), CarDocument.class);
-            for (Stored duty : garage.parts(Kind.DUTY, car.id())) {
-                add(broken, What.DUTY, duty, car.id(), DutyDocument.class);
+        List<Stored> cars = carId == null ? garage.cars() : List.of(garage.get(Kind.CAR, carId));
+        cars.forEach(car -> add(broken, car));
+        if (carId == null) {
+            for (Garage.OwnPart own : garage.ownParts()) {
+                Families.document(own.family()).ifPresent(type -> add(broken, What.PART, own.part(), null, type));
             }
-            for (Stored design : garage.parts(Kind.DESIGN, car.id())) {
-                add(broken, What.DESIGN, design, car.id(), DesignDocument.class);
-            }
-            for (Stored log : garage.parts(Kind.LOG, car.id())) {
-                add(broken, What.LOG, log, car.id(), LogDocument.class);
-            }
-            for (Stored build : garage.parts(Kind.BUILD, car.id())) {
-                add(broken, What.BUILD, build, car.id(), BuildDocument.class);
-                for (String entry : books.entries(Kind.BUILD, build.id())) {
-                    Stored written = new Stored(build.id(), build.version(), entry);
-                    add(broken, What.BUILD_ENTRY, written, car.id(), EntryDocument.class);
-                }
-            }
-            for (String entry : books.entries(Kind.CAR, car.id())) {
-                Stored written = new Stored(car.id(), car.version(), entry);
-                add(broken, What.CARE_ENTRY, written, car.id(), CareEntryDocument.class);
-            }
-        }
-        for (Garage.OwnPart own : garage.ownParts()) {
-            Families.document(own.family()).ifPresent(type -> add(broken, What.PART, own.part(), null, type));
         }
         return broken;
+    }
+
+    private void add(List<BrokenView> broken, Stored car) {
+        UUID id = car.id();
+        add(broken, What.CAR, car, id, CarDocument.class);
+        garage.parts(Kind.DUTY, id).forEach(s -> add(broken, What.DUTY, s, id, DutyDocument.class));
+        garage.parts(Kind.DESIGN, id).forEach(s -> add(broken, What.DESIGN, s, id, DesignDocument.class));
+        garage.parts(Kind.LOG, id).forEach(s -> add(broken, What.LOG, s, id, LogDocument.class));
+        List<Stored> builds = garage.parts(Kind.BUILD, id);
+        Map<UUID, List<String>> sheets =
+                books.entries(Kind.BUILD, builds.stream().map(Stored::id).toList());
+        for (Stored build : builds) {
+            add(broken, What.BUILD, build, id, BuildDocument.class);
+            for (String entry : sheets.getOrDefault(build.id(), List.of())) {
+                Stored written = new Stored(build.id(), build.version(), entry);
+                add(broken, What.BUILD_ENTRY, written, id, EntryDocument.class);
+            }
+        }
+        for (String entry : books.entries(Kind.CAR, id)) {
+            add(broken, What.CARE_ENTRY, new Stored(id, car.version(), entry), id, CareEntryDocument.class);
+        }
     }
 
     private void add(List<BrokenView> broken, What what, Stored stored, UUID carId, Class<? extends Record> type) {

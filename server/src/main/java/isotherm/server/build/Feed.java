@@ -42,8 +42,6 @@ final class Feed implements Runnable {
     private static final int TICK_MS = 1000;
     /** After so long what the gauges showed last is not shown any more, s. */
     private static final int STALE = 3;
-    /** After so long the sheet says that the logger is silent, s. */
-    private static final int SILENT = 10;
     /** Entries that wait for the database at most. */
     private static final int MOST_WAITING = 500;
     /** Who writes what the logger says. */
@@ -63,7 +61,6 @@ final class Feed implements Runnable {
     private Progress progress;
     private long looked;
     private long heard = System.nanoTime();
-    private boolean silenceWritten;
 
     Feed(
             UUID id,
@@ -132,20 +129,15 @@ final class Feed implements Runnable {
             latest = shown(latest.time(), Map.of(), List.of(), seconds);
             gauges.tell(id, "sample", latest);
         }
-        if (seconds >= SILENT && !silenceWritten) {
-            silenceWritten = true;
-            note(
-                    Entry.Kind.ALARM,
-                    Watch.Fault.SENSOR_LOST.name(),
-                    null,
-                    "The logger has sent nothing for " + SILENT
-                            + " s, and nothing watches the engine: read the car's own gauges, and stop it if they show nothing");
-        }
+        watch.silent(seconds).ifPresent(this::alarm);
+    }
+
+    private void alarm(Watch.Alarm a) {
+        note(Entry.Kind.ALARM, a.fault().name() + (a.stop() ? " STOP" : ""), null, a.words());
     }
 
     private void take(Sample raw) {
         heard = System.nanoTime();
-        silenceWritten = false;
         Sample sample = raw.plausible();
         List<Channel> spoiled = raw.values().keySet().stream()
                 .filter(c -> sample.get(c).isEmpty())
@@ -156,9 +148,7 @@ final class Feed implements Runnable {
         latest = shown(sample.time(), values, spoiled, 0);
         gauges.tell(id, "sample", latest);
         List<Watch.Alarm> alarms = watch.take(sample);
-        for (Watch.Alarm a : alarms) {
-            note(Entry.Kind.ALARM, a.fault().name() + (a.stop() ? " STOP" : ""), null, a.words());
-        }
+        alarms.forEach(this::alarm);
         if (alarms.stream().noneMatch(Watch.Alarm::stop)) {
             fillIn(sample);
         }

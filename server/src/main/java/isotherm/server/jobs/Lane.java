@@ -15,7 +15,6 @@ import java.util.concurrent.TimeUnit;
  * computed in parallel stays among this lane's own threads.
  */
 final class Lane {
-    private final String name;
     private final ForkJoinPool pool;
     private final int abreast;
     private final int mostWaiting;
@@ -34,7 +33,6 @@ final class Lane {
      * @param mostEach pieces of one asker that wait at most
      */
     Lane(String name, int threads, int abreast, int mostWaiting, int mostEach) {
-        this.name = name;
         this.abreast = abreast;
         this.mostWaiting = mostWaiting;
         this.mostEach = mostEach;
@@ -172,10 +170,5 @@ final class Lane {
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }
-    }
-
-    @Override
-    public String toString() {
-        return name;
     }
 }

@@ -24,11 +24,11 @@ final class GpxReader {
     private static final List<Channel> CHANNELS =
             List.of(Channel.TIME, Channel.SPEED, Channel.LATITUDE, Channel.LONGITUDE, Channel.ELEVATION);
 
-    private final Intake intake;
+    private final RowCleaner cleaner;
     private Point before;
 
     private GpxReader(LogSink sink) {
-        this.intake = new Intake(sink, CHANNELS);
+        this.cleaner = new RowCleaner(sink, CHANNELS);
     }
 
     /** Whether a file begins as a GPX file does. */
@@ -50,7 +50,7 @@ final class GpxReader {
         String time = null;
         boolean inside = false;
         while (xml.hasNext()
-                && intake.rows() < limit.rows()
+                && cleaner.rows() < limit.rows()
                 && xml.getLocation().getLineNumber() <= limit.lines()) {
             int event = xml.next();
             if (event == XMLStreamConstants.START_ELEMENT) {
@@ -72,17 +72,17 @@ final class GpxReader {
                 point(xml.getLocation().getLineNumber(), latitude, longitude, elevation, time);
             }
         }
-        return intake.report();
+        return cleaner.report();
     }
 
     private void point(int line, double latitude, double longitude, double elevation, String time) {
         if (!Double.isFinite(latitude) || !Double.isFinite(longitude)) {
-            intake.spoil(line, "it has no position");
+            cleaner.spoil(line, "it has no position");
             return;
         }
         double seconds = seconds(time);
         if (!Double.isFinite(seconds)) {
-            intake.spoil(line, "it has no time that can be read");
+            cleaner.spoil(line, "it has no time that can be read");
             return;
         }
         Point p = new Point(seconds, latitude, longitude, elevation);
@@ -90,19 +90,19 @@ final class GpxReader {
         if (before != null) {
             double step = p.seconds() - before.seconds();
             if (step <= 0) {
-                intake.spoil(line, "its time is not after that of the point before");
+                cleaner.spoil(line, "its time is not after that of the point before");
                 // A clock that was set back goes on from here; a single point that is out of order does not count.
                 before = step < -LogClock.LONGEST_PAUSE ? p : before;
                 return;
             }
             speed = metres(before, p) / step;
             if (speed > FASTEST) {
-                intake.spoil(line, "it lies further from the point before than a car can go");
+                cleaner.spoil(line, "it lies further from the point before than a car can go");
                 return;
             }
         }
         before = p;
-        intake.row(line, seconds, new double[] {0, speed * 3.6, latitude, longitude, elevation});
+        cleaner.row(line, seconds, new double[] {0, speed * 3.6, latitude, longitude, elevation});
     }
 
     /** Great-circle distance by the haversine formula, m. */

@@ -31,7 +31,7 @@ final class LogReader {
     private final int[] columns;
     private final int widest;
     private final double[] values;
-    private final Intake intake;
+    private final RowCleaner cleaner;
     private double clockBefore = Double.NaN;
     private double days;
 
@@ -50,7 +50,7 @@ final class LogReader {
         this.columns = at.stream().mapToInt(Integer::intValue).toArray();
         this.widest = at.stream().mapToInt(Integer::intValue).max().orElse(0);
         this.values = new double[columns.length];
-        this.intake = new Intake(sink, List.copyOf(channels));
+        this.cleaner = new RowCleaner(sink, List.copyOf(channels));
     }
 
     /** The first lines of a log as text, and how its bytes are written. */
@@ -114,7 +114,7 @@ final class LogReader {
         try (BufferedReader text = new BufferedReader(new ShortLines(new InputStreamReader(in, charset)), 1 << 16)) {
             for (String next = text.readLine(); next != null; next = text.readLine()) {
                 line++;
-                if (intake.rows() >= limit.rows() || line > limit.lines()) {
+                if (cleaner.rows() >= limit.rows() || line > limit.lines()) {
                     break;
                 }
                 if (line % LINES_A_TELL == 0) {
@@ -128,19 +128,19 @@ final class LogReader {
                 }
             }
         }
-        return intake.report();
+        return cleaner.report();
     }
 
     private void row(List<String> cells, long line) {
         if (cells.size() <= widest) {
-            intake.spoil(
+            cleaner.spoil(
                     line,
                     "it has " + cells.size() + " columns, " + format.columns().size() + " are expected");
             return;
         }
         double time = time(cells);
         if (!Double.isFinite(time)) {
-            intake.spoil(line, "its time \"" + shortened(cells.get(columns[0])) + "\" cannot be read");
+            cleaner.spoil(line, "its time \"" + shortened(cells.get(columns[0])) + "\" cannot be read");
             return;
         }
         int there = 0;
@@ -151,17 +151,17 @@ final class LogReader {
             there += Double.isFinite(value) ? 1 : 0;
         }
         if (there == 0 && values.length > 1) {
-            intake.spoil(line, "none of its values can be read");
+            cleaner.spoil(line, "none of its values can be read");
             return;
         }
-        intake.row(line, time, values);
+        cleaner.row(line, time, values);
     }
 
     /** What the logger's clock showed, s; NaN when that cannot be read. */
     private double time(List<String> cells) {
         if (format.time() == LogFormat.Time.ROWS) {
             double rate = format.rowsPerSecond() == null ? 10 : format.rowsPerSecond();
-            return intake.seen() / rate;
+            return cleaner.seen() / rate;
         }
         String cell = cells.get(columns[0]);
         return switch (format.time()) {

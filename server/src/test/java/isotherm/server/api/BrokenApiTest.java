@@ -104,6 +104,12 @@ class BrokenApiTest {
         assertThat(broken("LOG").at("/problems/0/path").stringValue()).isEqualTo("/durationSeconds");
         assertThat(broken("BUILD_ENTRY").at("/problems/0/path").stringValue()).isEqualTo("/value");
         assertThat(broken("PART").get("name").stringValue()).isEqualTo("O-1");
+        assertThat(get("/api/broken?car=" + carId).valueStream().map(b -> b.get("carId")
+                        .stringValue()))
+                .isNotEmpty()
+                .containsOnly(carId.toString());
+        assertThat(get("/api/broken?car=" + sound.car().substring("/api/cars/".length())))
+                .isEmpty();
     }
 
     @Test

@@ -299,4 +299,15 @@ class LogReaderTest {
         assertThat(PieceCodec.column(piece, 1)).containsExactly(90.5, Double.NaN, -40);
         assertThat(PieceCodec.column(piece, 2)).containsExactly(1, 2, 3);
     }
+
+    @Test
+    void aFileUnpacksToItsBoundAndNoFurther() throws IOException {
+        byte[] bytes = "time,oil\n0,90\n".getBytes(StandardCharsets.UTF_8);
+        assertThat(Unpacked.of(new ByteArrayInputStream(bytes), bytes.length).readAllBytes())
+                .isEqualTo(bytes);
+        assertThatExceptionOfType(IOException.class)
+                .isThrownBy(() -> Unpacked.of(new ByteArrayInputStream(bytes), bytes.length - 1)
+                        .readAllBytes())
+                .withMessageContaining("the most that is taken");
+    }
 }

@@ -7,7 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** Passes on the rows of a log as they are kept: in the order of time, without what no car shows. Counts what it leaves out. */
-final class Intake {
+final class RowCleaner {
     private static final int MOST_SAMPLES = 100;
 
     private final LogSink sink;
@@ -26,7 +26,7 @@ final class Intake {
      * @param sink receives the rows
      * @param channels what they hold; the first is the time
      */
-    Intake(LogSink sink, List<Channel> channels) {
+    RowCleaner(LogSink sink, List<Channel> channels) {
         this.sink = sink;
         this.channels = channels;
         this.outOfRange = new long[channels.size()];
