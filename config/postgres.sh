@@ -117,7 +117,8 @@ pg_start() {
     fi
     if ! pg_running "$data"; then
         pg_clear "$data" || return 1
-        port=${2:-${ISOTHERM_PG_PORT:-54321}}
+        # Below the range from which outgoing connections take theirs: one of those may hold any port of it meanwhile.
+        port=${2:-${ISOTHERM_PG_PORT:-15432}}
         while [ -z "${2:-}" ] && (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; do
             port=$((port + 1))
         done

@@ -7,11 +7,15 @@ import java.net.ServerSocket;
 import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.concurrent.ThreadLocalRandom;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 
 /** A server process with a database of its own, for tests that kill either of them. */
 public final class OwnServer extends ApiClient implements AutoCloseable {
+    private static final int FIRST_DATABASE_PORT = 20_000;
+    private static final int DATABASE_PORTS = 10_000;
+
     private final Path data;
     private final int heapMb;
     private Process process;
@@ -27,7 +31,9 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
     public OwnServer(Path data, int heapMb) {
         this.data = data;
         this.heapMb = heapMb;
-        database("pg_start \"$1\"");
+        // Its port stays its own while it is stopped: the launcher, which other tests start, counts up from lower ones.
+        int asked = FIRST_DATABASE_PORT + ThreadLocalRandom.current().nextInt(DATABASE_PORTS);
+        database("ISOTHERM_PG_PORT=" + asked + " pg_start \"$1\"");
         this.databasePort = database("pg_port \"$1\"");
         start();
     }
