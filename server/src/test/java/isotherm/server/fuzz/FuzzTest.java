@@ -47,6 +47,9 @@ class FuzzTest {
     /** Among the other tests the machine is shared, and a minute's patience is not what is tried. */
     private static final Duration LONGEST = Duration.ofSeconds(System.getProperty("isotherm.fuzz") == null ? 20 : 5);
 
+    /** Shorter answers are not told, ms. */
+    private static final long WORTH_TELLING = 1000;
+
     private static final List<String> MEDIA = List.of(
             "application/yaml",
             "application/x+json",
@@ -61,6 +64,7 @@ class FuzzTest {
     private final HttpClient client = HttpClient.newHttpClient();
     private final List<String> faults = new ArrayList<>();
     private final Map<Integer, Integer> statuses = new TreeMap<>();
+    private final Map<String, Long> longest = new TreeMap<>();
 
     @Test
     void nothingThatIsSentIsTooMuchForIt() throws IOException, InterruptedException {
@@ -81,6 +85,9 @@ class FuzzTest {
                 if (i % 400 == 0) {
                     renew(server, known);
                 }
+                if (i % 2000 == 1999) {
+                    System.out.println("fuzz: " + (i + 1) + " sent, faults " + faults.size() + ", longest " + longest);
+                }
                 Description.Operation operation = operations.get(random.nextInt(operations.size()));
                 // Questions that compute are asked one time in three: they take most of the time, and less can be wrong
                 // in them.
@@ -90,7 +97,7 @@ class FuzzTest {
                 ask(server, description, documents, operation, known);
             }
             System.out.println("fuzz: " + REQUESTS + " requests of seed " + SEED + ", answers by status " + statuses
-                    + ", faults " + faults.size());
+                    + ", faults " + faults.size() + ", longest by path, ms: " + longest);
             Path told = Path.of("target", "fuzz-faults.txt");
             Files.write(told, faults);
             assertThat(faults.stream().map(f -> f.substring(0, Math.min(f.length(), SHOWN))))
@@ -151,8 +158,13 @@ class FuzzTest {
             return;
         }
         String shown = operation.method() + " " + path + " " + media + " " + (body == null ? "" : body);
+        long begun = System.nanoTime();
         try {
             HttpResponse<String> answer = client.send(request.build(), HttpResponse.BodyHandlers.ofString());
+            long took = (System.nanoTime() - begun) / 1_000_000;
+            if (took >= WORTH_TELLING) {
+                longest.merge(operation.method() + " " + operation.path(), took, Math::max);
+            }
             statuses.merge(answer.statusCode(), 1, Integer::sum);
             if (answer.statusCode() >= 500 || answer.body().contains("Exception")) {
                 faults.add(answer.statusCode() + " " + shown + " → " + answer.body());
