@@ -3,6 +3,7 @@ package isotherm.core.plumb;
 import isotherm.core.exchanger.Core;
 import isotherm.core.exchanger.Ports;
 import isotherm.core.nose.Placement;
+import isotherm.core.route.Bay;
 import java.util.List;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 

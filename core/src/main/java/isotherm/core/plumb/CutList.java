@@ -1,5 +1,6 @@
 package isotherm.core.plumb;
 
+import isotherm.core.route.RoutePath;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;

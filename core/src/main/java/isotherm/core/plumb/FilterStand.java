@@ -1,5 +1,6 @@
 package isotherm.core.plumb;
 
+import isotherm.core.route.Bay;
 import java.util.List;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 

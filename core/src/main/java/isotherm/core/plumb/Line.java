@@ -1,5 +1,10 @@
 package isotherm.core.plumb;
 
+import isotherm.core.route.Exit;
+import isotherm.core.route.RouteFinder;
+import isotherm.core.route.RoutePath;
+import isotherm.core.route.RouteRequest;
+import isotherm.core.route.Surroundings;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -47,7 +52,7 @@ public record Line(
     public record Port(String name, Vector3D at, Vector3D out, End end) {}
 
     /** A way to leave a port: a hose end, turned. */
-    private record Turned(HoseEnd end, Vector3D aside, RouteFinder.Exit exit) {}
+    private record Turned(HoseEnd end, Vector3D aside, Exit exit) {}
 
     /** A bend in a fitting costs as much as so much hose, m (default). */
     private static final double ELBOW_COST = 0.13;
@@ -63,7 +68,7 @@ public record Line(
      * @param wayPoints points that it has to pass, m
      * @param slack added for the movement of the engine, m
      * @param explain whether to look for what is in the way when there is no route, which takes some searches more
-     * @param left asked now and then whether nobody waits for the answer any more
+     * @param cancelled asked now and then whether nobody waits for the answer any more
      * @return the line
      * @throws java.util.concurrent.CancellationException when nobody waits any more
      */
@@ -78,7 +83,7 @@ public record Line(
             List<Vector3D> wayPoints,
             double slack,
             boolean explain,
-            BooleanSupplier left) {
+            BooleanSupplier cancelled) {
         List<HoseEnd> ends = parts.endsFor(hose);
         Optional<End> joint = ends.stream().map(HoseEnd::end).findFirst();
         Optional<FittingChain> fromChain =
@@ -89,13 +94,14 @@ public record Line(
         List<Turned> starts = turned(from, fromChain, ends, space);
         List<Turned> goals = turned(to, toChain, ends, space);
         RouteFinder.Result result = RouteFinder.find(
-                space,
-                hose.bendRadius(),
-                starts.stream().map(Turned::exit).toList(),
-                goals.stream().map(Turned::exit).toList(),
-                wayPoints,
+                new RouteRequest(
+                        space,
+                        hose.bendRadius(),
+                        starts.stream().map(Turned::exit).toList(),
+                        goals.stream().map(Turned::exit).toList(),
+                        wayPoints),
                 explain,
-                left);
+                cancelled);
         return result.path()
                 .map(path -> joined.along(path, starts.get(result.start()), goals.get(result.goal())))
                 .orElseGet(() -> joined.anyhow(starts, goals, result.inTheWay(), space, wayPoints));
@@ -189,7 +195,7 @@ public record Line(
                     : undrawn(inTheWay);
         }
 
-        private Vector3D stub(RouteFinder.Exit exit) {
+        private Vector3D stub(Exit exit) {
             return exit.at().add(new Vector3D(hose.bendRadius(), exit.direction()));
         }
     }
@@ -213,8 +219,7 @@ public record Line(
                 Turned t = new Turned(
                         e,
                         aside,
-                        new RouteFinder.Exit(
-                                e.collar(seat, port.out(), aside), snapped(e.direction(port.out(), aside)), cost));
+                        new Exit(e.collar(seat, port.out(), aside), snapped(e.direction(port.out(), aside)), cost));
                 turned.add(t);
                 if (space.takes(e.body(seat, port.out(), aside), e.widest(), port.at())) {
                     free.add(t);

@@ -3,6 +3,8 @@ package isotherm.core.plumb;
 import isotherm.core.exchanger.Core;
 import isotherm.core.hydraulics.Hose;
 import isotherm.core.nose.Placement;
+import isotherm.core.route.Bay;
+import isotherm.core.route.Surroundings;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -119,7 +121,7 @@ public record Plumbing(
      * @param choice what has been chosen
      * @param parts what can be bought
      * @param explain whether to look for what is in the way where there is no route
-     * @param left asked now and then whether nobody waits for the answer any more
+     * @param cancelled asked now and then whether nobody waits for the answer any more
      * @return the whole plumbing
      * @throws CancellationException when nobody waits any more
      */
@@ -132,7 +134,7 @@ public record Plumbing(
             Choice choice,
             Parts parts,
             boolean explain,
-            BooleanSupplier left) {
+            BooleanSupplier cancelled) {
         Bay bay = measured.with(List.of(CorePorts.box(core, placement)));
         Takeoff takeoff = choice.takeoff();
         TakeoffFit fit = TakeoffFit.of(stand, takeoff, choice.clock(), choice.exchangerStays());
@@ -149,14 +151,14 @@ public record Plumbing(
                 level ? List.of(straight, crossed) : List.of(choice.feed() == FeedPort.LOWER ? straight : crossed);
         List<Pair> ways = possible.stream()
                 .parallel()
-                .map(e -> pair(e, bay, choice, parts, false, left))
+                .map(e -> pair(e, bay, choice, parts, false, cancelled))
                 .toList();
         boolean secondIsShorter =
                 ways.size() > 1 && ways.get(1).rank() < ways.get(0).rank();
         int taken = ways.size() > 1 && secondIsShorter == (choice.feed() == FeedPort.LOWER) ? 1 : 0;
         Pair best = ways.get(taken);
         if (explain && !(best.feed().found() && best.back().found())) {
-            best = pair(possible.get(taken), bay, choice, parts, true, left);
+            best = pair(possible.get(taken), bay, choice, parts, true, cancelled);
         }
         return new Plumbing(
                 takeoff,
@@ -196,9 +198,10 @@ public record Plumbing(
     /** The four ports that two hoses join. */
     private record Ends(Line.Port gives, Line.Port takes, Line.Port in, Line.Port out) {}
 
-    private static Pair pair(Ends ends, Bay bay, Choice choice, Parts parts, boolean explain, BooleanSupplier left) {
+    private static Pair pair(
+            Ends ends, Bay bay, Choice choice, Parts parts, boolean explain, BooleanSupplier cancelled) {
         Surroundings free = new Surroundings(bay, choice.hose().outside(), List.of(), choice.sleeved());
-        Line feed = line("feed", ends.gives(), ends.in(), free, choice, choice.feedPoints(), parts, explain, left);
+        Line feed = line("feed", ends.gives(), ends.in(), free, choice, choice.feedPoints(), parts, explain, cancelled);
         Line back = line(
                 "return",
                 ends.out(),
@@ -208,12 +211,12 @@ public record Plumbing(
                 choice.backPoints(),
                 parts,
                 explain,
-                left);
+                cancelled);
         // What has to be explained has been tried the other way round before.
         if (!explain && feed.found() && !back.found() && choice.feedPoints().isEmpty()) {
             // The one that has less room goes first.
-            Line backFirst =
-                    line("return", ends.out(), ends.takes(), free, choice, choice.backPoints(), parts, false, left);
+            Line backFirst = line(
+                    "return", ends.out(), ends.takes(), free, choice, choice.backPoints(), parts, false, cancelled);
             Line feedAfter = line(
                     "feed",
                     ends.gives(),
@@ -223,7 +226,7 @@ public record Plumbing(
                     choice.feedPoints(),
                     parts,
                     false,
-                    left);
+                    cancelled);
             if (backFirst.found() && feedAfter.found()) {
                 return new Pair(feedAfter, backFirst);
             }
@@ -240,9 +243,9 @@ public record Plumbing(
             List<Vector3D> points,
             Parts parts,
             boolean explain,
-            BooleanSupplier left) {
+            BooleanSupplier cancelled) {
         return Line.plan(
-                name, from, to, parts, choice.hose(), choice.wish(), space, points, choice.slack(), explain, left);
+                name, from, to, parts, choice.hose(), choice.wish(), space, points, choice.slack(), explain, cancelled);
     }
 
     private static double paired(Line feed, Line back) {

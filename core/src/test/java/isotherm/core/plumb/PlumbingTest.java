@@ -14,6 +14,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import isotherm.core.exchanger.Core;
 import isotherm.core.exchanger.Ports;
+import isotherm.core.route.Bay;
+import isotherm.core.route.RouteFinderTest;
+import isotherm.core.route.Surroundings;
 import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.stream.Stream;

@@ -7,6 +7,7 @@ import isotherm.core.exchanger.CoreDetail;
 import isotherm.core.exchanger.Finish;
 import isotherm.core.exchanger.Ports;
 import isotherm.core.nose.Placement;
+import isotherm.core.route.Bay;
 import java.util.List;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 

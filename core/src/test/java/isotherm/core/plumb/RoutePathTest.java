@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import isotherm.core.catalogue.PlumbingParts;
+import isotherm.core.route.RoutePath;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;

@@ -1,7 +1,7 @@
 package isotherm.server.document;
 
-import isotherm.core.plumb.Bay;
 import isotherm.core.plumb.FilterStand;
+import isotherm.core.route.Bay;
 import java.util.List;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 

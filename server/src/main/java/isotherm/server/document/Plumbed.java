@@ -1,8 +1,8 @@
 package isotherm.server.document;
 
-import isotherm.core.plumb.Bay;
 import isotherm.core.plumb.BillLine;
 import isotherm.core.plumb.HoseType;
+import isotherm.core.route.Bay;
 import java.util.List;
 
 /**

@@ -1,9 +1,10 @@
-package isotherm.core.plumb;
+package isotherm.core.route;
 
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
@@ -14,11 +15,15 @@ public final class Surroundings {
 
     private static final double OTHER_STEP = 8e-3;
 
+    private static final Vector3D[] NO_OTHERS = {};
+
     private final Bay bay;
     private final double radius;
     private final Vector3D[] others;
     private final Bay.Box[] boxes;
     private final double[] needed;
+    /** Least and greatest coordinates of each box, six numbers each, m. */
+    private final double[] bounds;
     /** Holes of each box, and how far from its middle a hole's way through the box reaches, m. */
     private final Bay.Hole[][] holes;
 
@@ -35,30 +40,33 @@ public final class Surroundings {
      * @param sleeved whether a heat sleeve is on it, which halves what it keeps from hot parts
      */
     public Surroundings(Bay bay, double outside, List<RoutePath> others, boolean sleeved) {
+        this(
+                bay,
+                bay.boxes().toArray(Bay.Box[]::new),
+                outside,
+                others.stream().flatMap(o -> o.points(OTHER_STEP).stream()).toArray(Vector3D[]::new),
+                sleeved);
+    }
+
+    private Surroundings(Bay bay, Bay.Box[] boxes, double outside, Vector3D[] others, boolean sleeved) {
         this.bay = bay;
         this.radius = outside / 2;
         this.sleeved = sleeved;
-        this.others =
-                others.stream().flatMap(o -> o.points(OTHER_STEP).stream()).toArray(Vector3D[]::new);
-        this.boxes = bay.boxes().toArray(Bay.Box[]::new);
+        this.others = others;
+        this.boxes = boxes;
         this.needed = Arrays.stream(boxes).mapToDouble(this::needed).toArray();
+        this.bounds = bounds(boxes);
         this.holes = holes(bay, boxes);
         this.reaches = reaches(boxes, holes);
         this.toOther = outside + SEPARATOR;
         this.round = round(this.others);
     }
 
-    private Surroundings(Surroundings like, Bay bay, List<Vector3D> more) {
-        this.bay = bay;
-        this.radius = like.radius;
-        this.sleeved = like.sleeved;
-        this.others = Stream.concat(Arrays.stream(like.others), more.stream()).toArray(Vector3D[]::new);
-        this.boxes = bay.boxes().toArray(Bay.Box[]::new);
-        this.needed = Arrays.stream(boxes).mapToDouble(this::needed).toArray();
-        this.holes = holes(bay, boxes);
-        this.reaches = reaches(boxes, holes);
-        this.toOther = like.toOther;
-        this.round = round(this.others);
+    private static double[] bounds(Bay.Box[] boxes) {
+        return Arrays.stream(boxes)
+                .flatMapToDouble(b -> DoubleStream.concat(
+                        Arrays.stream(b.low().toArray()), Arrays.stream(b.high().toArray())))
+                .toArray();
     }
 
     private static Bay.Hole[][] holes(Bay bay, Bay.Box[] boxes) {
@@ -91,13 +99,54 @@ public final class Surroundings {
     }
 
     /** The same with another hose, of the same diameter, there. */
-    Surroundings with(Optional<RoutePath> other) {
-        return new Surroundings(this, bay, other.map(o -> o.points(OTHER_STEP)).orElse(List.of()));
+    public Surroundings with(Optional<RoutePath> other) {
+        Vector3D[] more = other.map(o -> o.points(OTHER_STEP)).orElse(List.of()).toArray(Vector3D[]::new);
+        return new Surroundings(
+                bay,
+                boxes,
+                2 * radius,
+                Stream.concat(Arrays.stream(others), Arrays.stream(more)).toArray(Vector3D[]::new),
+                sleeved);
     }
 
     /** The same without one box. */
     Surroundings without(String name) {
-        return new Surroundings(this, bay.without(name), List.of());
+        Bay rest = bay.without(name);
+        return new Surroundings(rest, rest.boxes().toArray(Bay.Box[]::new), 2 * radius, others, sleeved);
+    }
+
+    private Surroundings(Surroundings whole, int[] chosen, Vector3D[] others) {
+        this.bay = whole.bay;
+        this.radius = whole.radius;
+        this.sleeved = whole.sleeved;
+        this.others = others;
+        this.toOther = whole.toOther;
+        this.round = whole.round;
+        this.boxes = new Bay.Box[chosen.length];
+        this.needed = new double[chosen.length];
+        this.bounds = new double[6 * chosen.length];
+        this.holes = new Bay.Hole[chosen.length][];
+        this.reaches = new double[chosen.length][];
+        for (int k = 0; k < chosen.length; k++) {
+            boxes[k] = whole.boxes[chosen[k]];
+            needed[k] = whole.needed[chosen[k]];
+            System.arraycopy(whole.bounds, 6 * chosen[k], bounds, 6 * k, 6);
+            holes[k] = whole.holes[chosen[k]];
+            reaches[k] = whole.reaches[chosen[k]];
+        }
+    }
+
+    /** What of it can be broken by a hose that stays within a distance of a point: much less, which is asked much faster. */
+    Surroundings around(Vector3D p, double reach) {
+        int[] chosen = new int[boxes.length];
+        int n = 0;
+        for (int i = 0; i < boxes.length; i++) {
+            if (atLeast(p, i) - needed[i] < reach) {
+                chosen[n++] = i;
+            }
+        }
+        boolean far = others.length == 0 || round.distance(p) - toOther >= reach;
+        return new Surroundings(this, Arrays.copyOf(chosen, n), far ? NO_OTHERS : others);
     }
 
     /** @return the bay */
@@ -123,7 +172,7 @@ public final class Surroundings {
         for (int i = 0; i < boxes.length; i++) {
             // The longest of the three distances is never more than the distance itself: most boxes are dismissed by
             // it.
-            if (boxes[i].atLeast(p) - needed[i] < least) {
+            if (atLeast(p, i) - needed[i] < least) {
                 least = Math.min(least, slack(p, i));
             }
         }
@@ -134,6 +183,17 @@ public final class Surroundings {
             }
         }
         return least;
+    }
+
+    private double atLeast(Vector3D p, int i) {
+        double x = p.getX();
+        double y = p.getY();
+        double z = p.getZ();
+        int k = 6 * i;
+        double across = Math.max(bounds[k] - x, x - bounds[k + 3]);
+        double up = Math.max(bounds[k + 1] - y, y - bounds[k + 4]);
+        double along = Math.max(bounds[k + 2] - z, z - bounds[k + 5]);
+        return Math.max(Math.max(across, up), along);
     }
 
     /** No box, nor anything else. */
@@ -151,7 +211,7 @@ public final class Surroundings {
         }
         int only = NOTHING;
         for (int i = 0; i < boxes.length; i++) {
-            if (boxes[i].atLeast(p) < needed[i] && slack(p, i) < 0) {
+            if (atLeast(p, i) < needed[i] && slack(p, i) < 0) {
                 if (only != NOTHING) {
                     return MORE;
                 }
@@ -170,7 +230,7 @@ public final class Surroundings {
      * @param port where the port is, m
      * @return whether it does
      */
-    boolean takes(List<Vector3D> body, double widest, Vector3D port) {
+    public boolean takes(List<Vector3D> body, double widest, Vector3D port) {
         for (Bay.Box box : boxes) {
             double needed = Math.min(widest / 2, box.distance(port));
             for (Vector3D p : body) {

@@ -1,4 +1,4 @@
-package isotherm.core.plumb;
+package isotherm.core.route;
 
 import isotherm.core.nose.Nose;
 import java.util.List;
@@ -137,9 +137,10 @@ public record Bay(Box room, List<Box> boxes, List<Hole> holes) {
          * @return distance from its axis, m
          */
         public double offAxis(Vector3D p) {
-            Vector3D d = p.subtract(centre);
-            return d.subtract(new Vector3D(d.dotProduct(axis.unit()), axis.unit()))
-                    .getNorm();
+            double x = axis == Axis.ACROSS ? 0 : p.getX() - centre.getX();
+            double y = axis == Axis.UP ? 0 : p.getY() - centre.getY();
+            double z = axis == Axis.ALONG ? 0 : p.getZ() - centre.getZ();
+            return Math.sqrt(x * x + y * y + z * z);
         }
 
         /**
@@ -147,7 +148,12 @@ public record Bay(Box room, List<Box> boxes, List<Hole> holes) {
          * @return distance from its middle along its axis, m
          */
         public double along(Vector3D p) {
-            return Math.abs(p.subtract(centre).dotProduct(axis.unit()));
+            return Math.abs(
+                    switch (axis) {
+                        case ACROSS -> p.getX() - centre.getX();
+                        case UP -> p.getY() - centre.getY();
+                        case ALONG -> p.getZ() - centre.getZ();
+                    });
         }
     }
 

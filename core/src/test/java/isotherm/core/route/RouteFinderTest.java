@@ -1,4 +1,4 @@
-package isotherm.core.plumb;
+package isotherm.core.route;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -12,7 +12,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Routes against a geometry of the test's own: plain sampling and plain distances. */
-class RouteFinderTest {
+public class RouteFinderTest {
     private static final double OUTSIDE = 0.022;
     private static final double BEND = 0.09;
     private static final Bay.Box ROOM =
@@ -22,17 +22,18 @@ class RouteFinderTest {
         return new Bay.Box(name, kind, new Vector3D(c[0], c[1], c[2]), new Vector3D(c[3], c[4], c[5]));
     }
 
-    private static RouteFinder.Exit exit(double x, double y, double z, Vector3D direction) {
-        return new RouteFinder.Exit(new Vector3D(x, y, z), direction, 0);
+    private static Exit exit(double x, double y, double z, Vector3D direction) {
+        return new Exit(new Vector3D(x, y, z), direction, 0);
     }
 
-    private static RouteFinder.Result find(Bay bay, RouteFinder.Exit from, RouteFinder.Exit to, Vector3D... by) {
+    private static RouteFinder.Result find(Bay bay, Exit from, Exit to, Vector3D... by) {
         return RouteFinder.find(
-                new Surroundings(bay, OUTSIDE, List.of(), false),
-                BEND,
-                List.of(from),
-                List.of(to),
-                List.of(by),
+                new RouteRequest(
+                        new Surroundings(bay, OUTSIDE, List.of(), false),
+                        BEND,
+                        List.of(from),
+                        List.of(to),
+                        List.of(by)),
                 true,
                 () -> false);
     }
@@ -53,7 +54,7 @@ class RouteFinderTest {
                 : Vector3D.distance(a, b) * Vector3D.distance(b, c) * Vector3D.distance(c, a) / (4 * area);
     }
 
-    static void holds(RoutePath path, Bay bay, double outside, double bend) {
+    public static void holds(RoutePath path, Bay bay, double outside, double bend) {
         List<Vector3D> points = path.points(1e-3);
         for (Vector3D p : points) {
             for (Bay.Box b : bay.boxes()) {
@@ -109,8 +110,8 @@ class RouteFinderTest {
     void panelIsPassedByItsHoleAlone() {
         Bay.Box panel = box("front panel", Bay.Kind.PANEL, -0.7, 0.15, 0.5, 0.7, 0.9, 0.51);
         Bay closed = new Bay(ROOM, List.of(panel), List.of());
-        RouteFinder.Exit from = exit(-0.3, 0.4, 0.2, Vector3D.PLUS_K);
-        RouteFinder.Exit to = exit(0.3, 0.4, 0.9, Vector3D.MINUS_K);
+        Exit from = exit(-0.3, 0.4, 0.2, Vector3D.PLUS_K);
+        Exit to = exit(0.3, 0.4, 0.9, Vector3D.MINUS_K);
         RouteFinder.Result none = find(closed, from, to);
         assertThat(none.path()).isEmpty();
         assertThat(none.inTheWay()).containsExactly("front panel");
@@ -163,8 +164,8 @@ class RouteFinderTest {
     @Test
     void sameBayGivesSameRoute() {
         Bay bay = new Bay(ROOM, List.of(box("block", Bay.Kind.SOLID, -0.2, 0.3, 0.4, 0.2, 0.8, 0.7)), List.of());
-        RouteFinder.Exit from = exit(0, 0.4, 0.2, Vector3D.PLUS_K);
-        RouteFinder.Exit to = exit(0.1, 0.4, 0.95, Vector3D.MINUS_K);
+        Exit from = exit(0, 0.4, 0.2, Vector3D.PLUS_K);
+        Exit to = exit(0.1, 0.4, 0.95, Vector3D.MINUS_K);
         assertThat(find(bay, from, to)).isEqualTo(find(bay, from, to));
     }
 
@@ -179,11 +180,12 @@ class RouteFinderTest {
             Vector3D a = known.corners().get(0);
             Vector3D b = known.corners().get(known.corners().size() - 1);
             RouteFinder.Result result = RouteFinder.find(
-                    new Surroundings(bay, OUTSIDE, List.of(), false),
-                    BEND,
-                    List.of(new RouteFinder.Exit(a, known.leaving(), 0)),
-                    List.of(new RouteFinder.Exit(b, known.arriving().negate(), 0)),
-                    List.of(),
+                    new RouteRequest(
+                            new Surroundings(bay, OUTSIDE, List.of(), false),
+                            BEND,
+                            List.of(new Exit(a, known.leaving(), 0)),
+                            List.of(new Exit(b, known.arriving().negate(), 0)),
+                            List.of()),
                     true,
                     () -> false);
             assertThat(result.path()).as("bay %d/%d", block, k).isPresent();

@@ -1,4 +1,4 @@
-package isotherm.core.plumb;
+package isotherm.core.route;
 
 import java.util.ArrayList;
 import java.util.List;

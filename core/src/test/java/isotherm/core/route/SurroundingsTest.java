@@ -1,9 +1,12 @@
-package isotherm.core.plumb;
+package isotherm.core.route;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import isotherm.core.catalogue.PlumbingParts;
+import isotherm.core.plumb.HoseType;
+import isotherm.core.plumb.Parts;
+import isotherm.core.plumb.Takeoff;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;

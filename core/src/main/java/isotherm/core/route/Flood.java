@@ -1,10 +1,9 @@
-package isotherm.core.plumb;
+package isotherm.core.route;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalInt;
-import java.util.function.IntFunction;
-import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /**
  * A flood fill of a grid in which one box may be passed as if it were not there: it says in O(points), far sooner than a search,
@@ -12,25 +11,38 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  */
 final class Flood {
     private final int[] sizes;
-    private final int[] only;
+    private final RouteGrid grid;
+    private final Surroundings space;
+    /** The one box in each cell; null until it is asked for. */
+    private int[] only;
 
-    /**
-     * @param sizes number of the grid's planes along each axis; cells are counted as in {@code (x·ny + y)·nz + z}
-     * @param point where a cell is
-     * @param space what a hose has to keep clear of
-     */
-    Flood(int[] sizes, IntFunction<Vector3D> point, Surroundings space) {
-        this.sizes = sizes.clone();
-        this.only = new int[sizes[0] * sizes[1] * sizes[2]];
-        Arrays.setAll(only, cell -> space.onlyBreaker(point.apply(cell)));
+    /** Cells of which one of each has to be reached, in order, from one of the stage before. */
+    private final List<int[]> stages = new ArrayList<>();
+
+    Flood(RouteGrid grid, RouteRequest request) {
+        this.sizes = grid.sizes();
+        this.grid = grid;
+        this.space = request.space();
+        stages.add(cells(grid, request.starts()));
+        request.wayPoints().forEach(w -> stages.add(new int[] {grid.cell(w)}));
+        stages.add(cells(grid, request.goals()));
+    }
+
+    private static int[] cells(RouteGrid grid, List<Exit> side) {
+        return side.stream()
+                .mapToInt(e -> grid.cell(RouteGrid.axial(e.direction()) >= 0 ? e.at() : grid.stub(e)))
+                .toArray();
     }
 
     /**
      * @param box number of the box that may be passed; {@link Surroundings#NOTHING} for none
-     * @param stages cells of which one of each has to be reached, in order, from one of the stage before
-     * @return steps from the first stage to the last; empty when there is no way
+     * @return steps from the first end by way of each way-point to the last end; empty when there is no way
      */
-    OptionalInt steps(int box, List<int[]> stages) {
+    OptionalInt steps(int box) {
+        if (only == null) {
+            only = new int[grid.size()];
+            Arrays.setAll(only, cell -> space.onlyBreaker(grid.point(cell)));
+        }
         int sum = 0;
         int[] from = stages.get(0);
         for (int[] to : stages.subList(1, stages.size())) {
