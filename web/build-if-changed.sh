@@ -3,7 +3,7 @@
 set -euo pipefail
 cd "$(dirname "$0")"
 stamp=dist/.built-from
-now=$(find package.json package-lock.json openapi.json index.html ./*.ts ./*.js tsconfig.json src public \
+now=$(find package.json package-lock.json openapi.json index.html ./*.ts ./*.js tsconfig.json ../words/en.json src public \
     -type f ! -path 'src/api/schema.ts' 2>/dev/null | LC_ALL=C sort | xargs sha256sum | sha256sum | cut -d' ' -f1)
 if [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$now" ]; then
     echo "web: unchanged since the last build"

@@ -5,5 +5,5 @@ export default defineConfig({
   plugins: [react()],
   build: { outDir: 'dist', emptyOutDir: true, chunkSizeWarningLimit: 900 },
   // The host's name stays as the browser sent it: the server takes changes from its own pages alone.
-  server: { proxy: { '/api': { target: 'http://127.0.0.1:8321', changeOrigin: false } } },
+  server: { fs: { allow: ['..'] }, proxy: { '/api': { target: 'http://127.0.0.1:8321', changeOrigin: false } } },
 });

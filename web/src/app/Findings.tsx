@@ -79,20 +79,20 @@ const Answer = styled.section`
 /** The first answer of all: does this car need another cooler? */
 export function Verdict() {
   const { outcome, changeDesign, behind } = useBench();
-  const { show } = usePreferences();
+  const { say, show } = usePreferences();
   if (!outcome) {
     return null;
   }
   const { what, why, options } = outcome.verdict;
   return (
     <Answer aria-label="Verdict" aria-busy={behind}>
-      <p>{what}</p>
-      <p>{why}</p>
+      <p>{say(what)}</p>
+      <p>{say(why)}</p>
       {options.length > 0 && (
         <Row>
           {options.map((o) => (
-            <Button key={o.label} onPress={() => changeDesign(o.design)}>
-              {o.label}: {show(o.peakC, 'temperature')}
+            <Button key={say(o.label)} onPress={() => changeDesign(o.design)}>
+              {say(o.label)}: {show(o.peakC, 'temperature')}
             </Button>
           ))}
         </Row>
@@ -101,11 +101,11 @@ export function Verdict() {
   );
 }
 
-/** All findings, those of the station at hand first. */
+/** All findings, those of the station at hand first; what only an engineer asks stays behind one step. */
 export function Findings({ station }: { station?: 'DUTY' | 'CORE' | 'PLACE' | 'PLUMB' }) {
-  const { outcome, changeDesign, behind } = useBench();
-  const { show } = usePreferences();
-  const all = outcome?.findings ?? [];
+  const { outcome, behind } = useBench();
+  const all = outcome?.findings.filter((f) => !f.background) ?? [];
+  const background = outcome?.findings.filter((f) => f.background) ?? [];
   const ordered = station
     ? [...all.filter((f) => f.station === station), ...all.filter((f) => f.station !== station)]
     : all;
@@ -115,25 +115,43 @@ export function Findings({ station }: { station?: 'DUTY' | 'CORE' | 'PLACE' | 'P
       {!outcome && <Muted>Working…</Muted>}
       <ul>
         {ordered.map((f, i) => (
-          <li key={f.topic}>
-            <span className="sign" role="img" aria-label={signs[f.severity].word}>
-              {signs[f.severity].sign}
-            </span>
-            <details key={`${f.topic}${i === 0}`} open={i === 0}>
-              <summary>
-                {f.what}: {f.figure}
-              </summary>
-              <p>{f.why}</p>
-              {f.remedy && (
-                <>
-                  <Button onPress={() => f.remedy && changeDesign(f.remedy.design)}>{f.remedy.label}</Button>
-                  <p>Then the peak would be {show(f.remedy.peakC, 'temperature')}.</p>
-                </>
-              )}
-            </details>
-          </li>
+          <Item key={`${f.topic}${i === 0}`} finding={f} open={i === 0} />
         ))}
       </ul>
+      {background.length > 0 && (
+        <details>
+          <summary>How this is computed</summary>
+          <ul>
+            {background.map((f) => (
+              <Item key={f.topic} finding={f} open />
+            ))}
+          </ul>
+        </details>
+      )}
     </Panel>
+  );
+}
+
+type Finding = NonNullable<ReturnType<typeof useBench>['outcome']>['findings'][number];
+
+function Item({ finding: f, open }: { finding: Finding; open: boolean }) {
+  const { changeDesign } = useBench();
+  const { say } = usePreferences();
+  return (
+    <li>
+      <span className="sign" role="img" aria-label={signs[f.severity].word}>
+        {signs[f.severity].sign}
+      </span>
+      <details open={open}>
+        <summary>{say(f.what)}</summary>
+        <p>{say(f.why)}</p>
+        {f.remedy && (
+          <>
+            <Button onPress={() => f.remedy && changeDesign(f.remedy.design)}>{say(f.remedy.label)}</Button>
+            <p>{say(f.remedy.effect)}</p>
+          </>
+        )}
+      </details>
+    </li>
   );
 }

@@ -1,6 +1,7 @@
 import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { ThemeProvider } from 'styled-components';
 import { formatNumber, metric, symbol, type Quantity, type UnitChoice } from '../units/units';
+import { paperUnits, say, type Message } from '../words/words';
 import { dark, light } from './theme';
 
 interface Preferences {
@@ -10,6 +11,10 @@ interface Preferences {
   setTheme(name: 'light' | 'dark'): void;
   /** A value with its unit. */
   show(base: number, quantity: Quantity, digits?: number): string;
+  /** What the rules say, in words. */
+  say(message: Message): string;
+  /** What is put behind the address of a paper, so that it is in the same units. */
+  readonly paper: string;
 }
 
 const Context = createContext<Preferences | undefined>(undefined);
@@ -41,6 +46,8 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
       setTheme: (theme) => setState((s) => ({ ...s, theme })),
       show: (base, quantity, digits) =>
         `${formatNumber(base, quantity, state.units[quantity], digits)} ${symbol(quantity, state.units[quantity])}`,
+      say: (message) => say(message, state.units),
+      paper: paperUnits(state.units),
     }),
     [state],
   );

@@ -1,50 +1,31 @@
+import table from './table.json';
+
 /** Units that people measure in. Documents are in the first unit of each quantity; only shown and typed values change. */
 export interface Unit {
   readonly symbol: string;
   /** value in this unit = base · factor + offset */
   readonly factor: number;
-  readonly offset?: number;
+  readonly offset: number;
   readonly digits: number;
   /** What may be typed for it, beside the symbol. */
   readonly aliases: readonly string[];
 }
 
-const unit = (symbol: string, factor: number, digits: number, aliases: string[] = [], offset = 0): Unit => ({
-  symbol,
-  factor,
-  digits,
-  aliases,
-  offset,
-});
+export type Quantity = keyof typeof table;
 
-export const quantities = {
-  temperature: [unit('°C', 1, 0, ['c', 'degc']), unit('°F', 1.8, 0, ['f', 'degf'], 32)],
-  temperatureDifference: [unit('°C', 1, 0, ['c', 'k']), unit('°F', 1.8, 0, ['f', 'degf'])],
-  length: [unit('mm', 1, 0), unit('in', 1 / 25.4, 2, ['"', 'inch'])],
-  distance: [unit('m', 1, 0), unit('ft', 1 / 0.3048, 0, ["'", 'feet'])],
-  speed: [unit('km/h', 1, 0, ['kmh', 'kph']), unit('mph', 1 / 1.609344, 0)],
-  airSpeed: [unit('m/s', 1, 1), unit('ft/s', 1 / 0.3048, 0)],
-  power: [unit('kW', 1, 0), unit('hp', 1 / 0.745699872, 0, ['bhp'])],
-  heat: [unit('kW', 1, 1), unit('hp', 1 / 0.745699872, 1)],
-  pressure: [unit('bar', 1, 2), unit('psi', 14.5037738, 0)],
-  volume: [unit('L', 1, 2, ['l', 'litre', 'liter']), unit('qt', 1.05668821, 2, ['quart', 'quarts'])],
-  mass: [unit('kg', 1, 0), unit('lb', 2.20462262, 0, ['lbs'])],
-  torque: [unit('N·m', 1, 0, ['nm']), unit('lb·ft', 0.737562149, 0, ['lbft', 'ftlb', 'lb-ft'])],
-  angle: [unit('°', 1, 0, ['deg']), unit('turn', 1 / 360, 3, ['turns'])],
-  area: [unit('cm²', 1, 0, ['cm2']), unit('in²', 1 / 6.4516, 0, ['in2', 'sqin'])],
-} as const satisfies Record<string, readonly [Unit, Unit]>;
+/** Made from the rules' own table of units. */
+export const quantities = table as unknown as Record<Quantity, readonly [Unit, Unit]>;
 
-export type Quantity = keyof typeof quantities;
 export type UnitChoice = Record<Quantity, 0 | 1>;
 
 export const metric: UnitChoice = Object.fromEntries(Object.keys(quantities).map((q) => [q, 0])) as UnitChoice;
 
 export function toUnit(base: number, u: Unit): number {
-  return base * u.factor + (u.offset ?? 0);
+  return base * u.factor + u.offset;
 }
 
 export function fromUnit(value: number, u: Unit): number {
-  return (value - (u.offset ?? 0)) / u.factor;
+  return (value - u.offset) / u.factor;
 }
 
 /** A number as people write it: `12`, `-3.5`, `3,5`, `1/2`, `1 1/2`. */
@@ -92,6 +73,30 @@ export function formatNumber(base: number, quantity: Quantity | undefined, chose
   const u = quantity === undefined ? undefined : (quantities[quantity] as readonly Unit[])[chosen];
   const value = u ? toUnit(base, u) : base;
   return value.toFixed(digits ?? u?.digits ?? 0).replace('-', '−');
+}
+
+/** A length of time as people say it: 45 s; 9 min 30 s; 2 h 5 min. */
+export function formatTime(seconds: number): string {
+  const whole = Math.round(seconds);
+  if (Math.abs(whole) < 60) {
+    return `${whole} s`;
+  }
+  if (whole < 3600) {
+    return `${Math.floor(whole / 60)} min${whole % 60 === 0 ? '' : ` ${whole % 60} s`}`;
+  }
+  const minutes = Math.round(whole / 60);
+  return `${Math.floor(minutes / 60)} h${minutes % 60 === 0 ? '' : ` ${minutes % 60} min`}`;
+}
+
+/** A figure with its unit; the digits, where they are given, are those of the metric unit. */
+export function formatFigure(base: number, quantity: Quantity, chosen: 0 | 1, digits?: number): string {
+  const [first, unit] = [quantities[quantity][0], quantities[quantity][chosen]];
+  if (quantity === 'time' && (digits ?? first.digits) === 0) {
+    return formatTime(base);
+  }
+  const kept = Math.max(0, (digits ?? first.digits) + unit.digits - first.digits);
+  const written = formatNumber(base, quantity, chosen, kept).replace(/^−(?=0(\.0*)?$)/, '');
+  return unit.symbol === '' ? written : unit.symbol === '°' ? `${written}°` : `${written} ${unit.symbol}`;
 }
 
 export function symbol(quantity: Quantity, chosen: 0 | 1): string {

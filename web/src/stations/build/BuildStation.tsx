@@ -4,6 +4,7 @@ import { useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { call, create, type Schemas } from '../../api/client';
 import { useWho } from '../../app/who';
+import { usePreferences } from '../../app/preferences';
 import { useBench } from '../../app/workbench';
 import { Actions, AskName, AskSure, Button, Heading, Muted, Pick, Row, Sheet as Leaf, TextEntry } from '../../kit/kit';
 import { Station } from '../Station';
@@ -173,6 +174,7 @@ function Begin({ onBegun }: { onBegun: (id: string) => void }) {
 }
 
 function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoose: (id: string | undefined) => void }) {
+  const { paper } = usePreferences();
   const { summary, builds, onChoose } = props;
   const client = useQueryClient();
   const [who, setWho] = useWho();
@@ -243,7 +245,7 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
               );
             })}
           </Contents>
-          <a href={`/api/builds/${view.id}/sheet.pdf`} download="run-sheet.pdf">
+          <a href={`/api/builds/${view.id}/sheet.pdf${paper}`} download="run-sheet.pdf">
             Run sheet as PDF
           </a>
           <Muted>
@@ -281,6 +283,7 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
 
 function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean; running: boolean }) {
   const { view, sheet, mayWrite, running } = props;
+  const { say } = usePreferences();
   const { build, progress } = view;
   const states = new Map(progress.steps.map((s) => [s.id, s]));
   const last = progress.alarms.at(-1);
@@ -293,7 +296,7 @@ function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean; runni
     <>
       {last && (
         <Stop role="alert" style={running ? {} : { position: 'static', fontSize: 15 }}>
-          ▲ {last.text}
+          ▲ {last.message ? say(last.message) : last.text}
           {!running && <span style={{ fontWeight: 400 }}> ({when(last.at)})</span>}
         </Stop>
       )}

@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import type { Schemas } from '../../api/client';
 import { usePreferences } from '../../app/preferences';
 import { formatNumber, parseQuantity, symbol } from '../../units/units';
-import { QUANTITY } from './measures';
+import { quantityOf } from '../../words/words';
 
 const Look = styled(TextField)`
   display: flex;
@@ -50,7 +50,7 @@ export function ReadingField(props: {
 }) {
   const { reading, value, onRead } = props;
   const { units } = usePreferences();
-  const quantity = QUANTITY[reading.measure];
+  const quantity = quantityOf(reading.measure);
   const unit = units[quantity];
   const [draft, setDraft] = useState<string>();
   const [wrong, setWrong] = useState<string>();

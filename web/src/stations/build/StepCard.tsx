@@ -3,7 +3,8 @@ import styled from 'styled-components';
 import { usePreferences } from '../../app/preferences';
 import { FileChoice } from '../../kit/FileChoice';
 import { Button, Muted, Row, TextEntry } from '../../kit/kit';
-import { QUANTITY, SOURCE } from './measures';
+import { quantityOf } from '../../words/words';
+import { SOURCE } from './measures';
 import { ReadingField } from './ReadingField';
 import type { Entry, Sheet, SheetStep, StepState } from './useSheet';
 
@@ -119,7 +120,7 @@ export function StepCard(props: {
     }
   }, [turn]);
   const figure = (f: SheetStep['figures'][number]) => {
-    const q = QUANTITY[f.measure];
+    const q = quantityOf(f.measure);
     return f.low === f.high ? show(f.low, q) : `${show(f.low, q)} to ${show(f.high, q)}`;
   };
   return (

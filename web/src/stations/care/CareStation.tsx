@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import { call, range, type Schemas } from '../../api/client';
 import { useOutbox } from '../../app/useOutbox';
 import { signed, useWho } from '../../app/who';
+import { usePreferences } from '../../app/preferences';
 import { useBench } from '../../app/workbench';
 import { AskName, Button, Fold, Heading, Muted, Pick, QuantityField, Row, TextEntry } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
@@ -63,6 +64,7 @@ const Tasks = styled.ul`
 
 /** What is due after a build, by date, distance, hours or events, and everything that was written. */
 export function CareStation() {
+  const { paper } = usePreferences();
   const { view: car } = useBench();
   const client = useQueryClient();
   const [who, setWho] = useWho();
@@ -96,7 +98,7 @@ export function CareStation() {
               here and sent when it is back.
             </p>
           )}
-          <a href={`/api/cars/${car.id}/care.ics`}>Calendar to subscribe to</a>
+          <a href={`/api/cars/${car.id}/care.ics${paper}`}>Calendar to subscribe to</a>
           <Muted>Intervals are usual ones and estimates: the makers’ own come first.</Muted>
         </>
       }
@@ -127,24 +129,25 @@ type Write = (what: Omit<Entry, 'id' | 'at' | 'who'>) => void;
 
 function OneTask(props: { task: Task; odometerKm: number | undefined; mayWrite: boolean; write: Write }) {
   const { task, odometerKm, mayWrite, write } = props;
+  const { say, show } = usePreferences();
   const [asked, setAsked] = useState(false);
   const [km, setKm] = useState<number>();
   const shown = km ?? odometerKm;
   return (
-    <li aria-label={task.what}>
+    <li aria-label={say(task.what)}>
       <strong>{URGENCY[task.urgency]}</strong>
       <div>
-        <h3>{task.what}</h3>
-        <p>{task.reason}</p>
+        <h3>{say(task.what)}</h3>
+        <p>{task.reasons.map(say).join(', ')}</p>
         <p>
-          <Muted>{task.why}.</Muted>
+          <Muted>{say(task.why)}</Muted>
         </p>
-        {task.caution && task.urgency !== 'DONE' && <p>▲ {task.caution}</p>}
+        {task.urgency !== 'DONE' && <p>▲ {say(task.caution)}</p>}
         {task.last && (
           <p>
             <Muted>
               Last by {task.last.who}, {task.last.at.slice(0, 10)}
-              {task.last.odometerKm !== undefined && `, at ${Math.round(task.last.odometerKm)} km`}
+              {task.last.odometerKm !== undefined && `, at ${show(task.last.odometerKm, 'travel')}`}
               {task.last.text && `: ${task.last.text}`}
             </Muted>
           </p>
@@ -155,8 +158,8 @@ function OneTask(props: { task: Task; odometerKm: number | undefined; mayWrite: 
       </Button>
       {asked && (
         <AskName
-          title={task.what}
-          text={task.caution ? `▲ ${task.caution}` : 'What was found, and the figure that was used.'}
+          title={say(task.what)}
+          text={`▲ ${say(task.caution)}`}
           label="What was found, figure used"
           value="in order"
           longest={2000}

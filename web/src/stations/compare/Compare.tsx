@@ -56,7 +56,7 @@ const FIGURES: readonly Figure[] = [
 /** All designs of a car side by side: what differs, then what comes of it. */
 export function Compare() {
   const { view, car, duty, design, designId, ghost } = useBench();
-  const { show } = usePreferences();
+  const { say, show } = usePreferences();
   const go = useGo();
   const designs = view.designs.map((d) => ({ id: d.id, design: d.id === designId ? design : d.design }));
   const outcomes = useQueries({
@@ -134,7 +134,7 @@ export function Compare() {
             <tr>
               <th scope="row">First finding</th>
               {outcomes.map((o, i) => (
-                <td key={designs[i]?.id}>{o.data?.findings[0]?.what ?? '–'}</td>
+                <td key={designs[i]?.id}>{o.data?.findings[0] ? say(o.data.findings[0].what) : '–'}</td>
               ))}
             </tr>
           </tbody>

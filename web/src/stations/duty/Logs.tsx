@@ -581,6 +581,7 @@ const FACTORS: Record<string, string> = {
 
 /** What a log says about the car, and how sure it is; one click puts it into the car, another takes it out again. */
 export function FitSheet(props: { log: Schemas['LogView']; onClose: () => void; design?: string | undefined }) {
+  const { say } = usePreferences();
   const { log, onClose } = props;
   const { view, car, changeCar, designId } = useBench();
   const [driven, setDriven] = useState(
@@ -640,8 +641,8 @@ export function FitSheet(props: { log: Schemas['LogView']; onClose: () => void; 
             height={150}
           />
           <ul style={{ margin: 0, paddingLeft: 20 }}>
-            {fit.data.words.map((w) => (
-              <li key={w}>{w}</li>
+            {fit.data.notes.map((n) => (
+              <li key={say(n)}>{say(n)}</li>
             ))}
           </ul>
           <Row>

@@ -377,7 +377,7 @@ const Gauges = styled.dl`
 
 /** What the position means, in the figures that a builder would take with tape and card. */
 function FitFigures({ fit }: { fit: Schemas['PlacementAnswer'] }) {
-  const { show } = usePreferences();
+  const { say, show } = usePreferences();
   const nearest = fit.clearances[0];
   const figures = [
     ['Shaded', `${fit.shadedPercent.toFixed(0)} %`],
@@ -398,7 +398,7 @@ function FitFigures({ fit }: { fit: Schemas['PlacementAnswer'] }) {
       {fit.problems.length > 0 && (
         <ul aria-label="Problems of this position" style={{ margin: 0, paddingLeft: 0, listStyle: 'none' }}>
           {fit.problems.map((p) => (
-            <li key={p}>▲ {p}</li>
+            <li key={say(p)}>▲ {say(p)}</li>
           ))}
         </ul>
       )}

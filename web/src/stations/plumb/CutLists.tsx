@@ -17,7 +17,7 @@ const Steps = styled.ol`
 
 /** What is cut, marked and turned, line beside line, and the order of work. */
 export function CutLists({ plumbed }: { plumbed: Plumbed }) {
-  const { show } = usePreferences();
+  const { paper, say, show } = usePreferences();
   const { car, duty, design } = useBench();
   const [problem, setProblem] = useState<string>();
   const lines = plumbed.lines;
@@ -29,8 +29,8 @@ export function CutLists({ plumbed }: { plumbed: Plumbed }) {
     ['Hose inside the ends', (l) => (l.cut ? `+${mm(l.cut.insertionFromMm + l.cut.insertionToMm)}` : '–')],
     ['Engine movement allowance', (l) => (l.cut ? `+${mm(l.cut.slackMm)}` : '–')],
   ];
-  const print = (file: string) =>
-    download(`/api/plumb/${file}`, { car, duty, design }, file).then(
+  const print = (file: string, units: string) =>
+    download(`/api/plumb/${file}${units}`, { car, duty, design }, file).then(
       () => setProblem(undefined),
       (e: Error) => setProblem(e.message),
     );
@@ -38,7 +38,7 @@ export function CutLists({ plumbed }: { plumbed: Plumbed }) {
     <>
       <Row style={{ justifyContent: 'space-between' }}>
         <Heading>Cut list</Heading>
-        <Button onPress={() => void print('cut-list.pdf')}>Print the cut list</Button>
+        <Button onPress={() => void print('cut-list.pdf', paper)}>Print the cut list</Button>
       </Row>
       {problem && <p role="alert">▲ {problem}</p>}
       <FigureTable aria-label="Cut list">
@@ -125,7 +125,7 @@ export function CutLists({ plumbed }: { plumbed: Plumbed }) {
               <Fold key={l.name} name={`Order of work, ${l.name}`} short={`${l.cut.order.length} steps`}>
                 <Steps>
                   {l.cut.order.map((o) => (
-                    <li key={o}>{o}</li>
+                    <li key={o.key}>{say(o)}</li>
                   ))}
                 </Steps>
                 <Muted>Clips at {l.cut.clipsMm.map((c) => mm(c)).join(', ')} from the first collar.</Muted>

@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import styled from 'styled-components';
 import { call, type Schemas } from '../../api/client';
 import { Findings } from '../../app/Findings';
+import { word } from '../../words/words';
 import { usePreferences } from '../../app/preferences';
 import { useSeen } from '../../app/useSettled';
 import { Held, useBench } from '../../app/workbench';
@@ -132,7 +133,7 @@ function Plumbed({ bay }: { bay: Schemas['BayDocument'] }) {
   const { drag, dragged } = useBench();
   const [closer, setCloser] = useState(true);
   const [seen, setSeen] = useState(false);
-  const { show } = usePreferences();
+  const { say, show } = usePreferences();
   const { cooler } = useCooler();
   const { plumbing, plumbed, sizes, behind, error, change, differs, takeRouted } = usePlumbing(seen);
   const [marked, setMarked] = useState<string>();
@@ -354,15 +355,13 @@ function Plumbed({ bay }: { bay: Schemas['BayDocument'] }) {
               )}
               <List>
                 {plumbed.fit.misfits.map((m) => (
-                  <li key={m.what}>
-                    <b>
-                      ✕ {m.what}: {m.figure}
-                    </b>
-                    <p>{m.why}.</p>
-                    <p>{m.remedy}.</p>
-                    {m.what.startsWith('Port') && plumbed.fit.freeClockDeg !== undefined && (
+                  <li key={say(m.what)}>
+                    <b>✕ {say(m.what)}</b>
+                    <p>{say(m.why)}</p>
+                    <p>{say(m.remedy)}.</p>
+                    {m.kind === 'PORT_TOWARDS' && plumbed.fit.freeClockDeg !== undefined && (
                       <Button onPress={() => change({ clockDeg: plumbed.fit.freeClockDeg ?? 0 })}>
-                        Turn it to {plumbed.fit.freeClockDeg}°
+                        Turn it to {show(plumbed.fit.freeClockDeg, 'angle')}
                       </Button>
                     )}
                   </li>
@@ -402,8 +401,8 @@ function Plumbed({ bay }: { bay: Schemas['BayDocument'] }) {
           {plumbed && (
             <List aria-label="To be minded">
               {plumbed.notes.map((n) => (
-                <li key={n}>
-                  <p>● {n}</p>
+                <li key={n.key}>
+                  <p>● {say(n)}</p>
                 </li>
               ))}
             </List>
@@ -530,8 +529,8 @@ function Gallery({ points }: { points: readonly Schemas['PressurePoint'][] }) {
       </thead>
       <tbody>
         {points.map((p) => (
-          <tr key={p.name}>
-            <th scope="row">{p.name}</th>
+          <tr key={p.kind}>
+            <th scope="row">{word('pressurePoint', p.kind)}</th>
             <td>{show(p.bareGalleryBar, 'pressure')}</td>
             <td>
               {p.galleryBar < p.floorBar && '▲ '}

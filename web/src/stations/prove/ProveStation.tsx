@@ -6,6 +6,8 @@ import { usePreferences } from '../../app/preferences';
 import { download } from '../../app/download';
 import { useBench } from '../../app/workbench';
 import { Button, Heading, Muted, Pick } from '../../kit/kit';
+import { formatFigure } from '../../units/units';
+import { quantityOf, word } from '../../words/words';
 import { FigureTable } from '../../kit/layout';
 import { LapsPicture } from '../../pictures/LapsPicture';
 import { FitSheet, Logs } from '../duty/Logs';
@@ -14,13 +16,6 @@ import { Station } from '../Station';
 
 type Answer = Schemas['ProofAnswer'];
 type Figure = Schemas['ProofFigure'];
-
-const VERDICTS: Record<Answer['verdict'], string> = {
-  COOLER: 'It runs cooler',
-  NO_DIFFERENCE: 'No difference',
-  HOTTER: 'It runs hotter',
-  TOO_UNLIKE: 'These sessions cannot be compared',
-};
 
 const Said = styled.section`
   border: 1px solid ${(p) => p.theme.ink};
@@ -37,6 +32,7 @@ const Said = styled.section`
 
 /** Before against after, fairly, and each against the model. */
 export function ProveStation() {
+  const { paper } = usePreferences();
   const { view, car, design, designId } = useBench();
   const logs = view.logs;
   const designs = view.designs.map((d) => ({ id: d.id, name: d.id === designId ? design.name : d.design.name }));
@@ -49,7 +45,7 @@ export function ProveStation() {
   const [fitting, setFitting] = useState(false);
   const [problem, setProblem] = useState<string>();
   const report = () =>
-    download('/api/logs/proof.pdf', asked, 'proof.pdf').then(
+    download(`/api/logs/proof.pdf${paper}`, asked, 'proof.pdf').then(
       () => setProblem(undefined),
       (e: Error) => setProblem(e.message),
     );
@@ -110,25 +106,13 @@ export function ProveStation() {
 }
 
 function Told({ answer, behind }: { answer: Answer; behind: boolean }) {
-  const { show } = usePreferences();
+  const { say, show, units } = usePreferences();
   const figure = (f: Figure, v: number | undefined) => {
     if (v === undefined) {
       return '–';
     }
-    switch (f.unit) {
-      case 'TEMPERATURE':
-        return show(v, 'temperature');
-      case 'DIFFERENCE':
-        return show(v, 'temperatureDifference', 1);
-      case 'PRESSURE':
-        return show(v, 'pressure');
-      case 'HEAT':
-        return show(v, 'heat');
-      case 'MINUTES':
-        return `${v.toFixed(1)} min`;
-      case 'RATE':
-        return `${show(v, 'temperatureDifference', 1)} a minute`;
-    }
+    const quantity = quantityOf(f.measure);
+    return formatFigure(v, quantity, units[quantity]);
   };
   const interval = (f: Schemas['FigureDocument'], quantity: 'temperature' | 'temperatureDifference') =>
     f.value === undefined || f.low === undefined || f.high === undefined
@@ -137,9 +121,9 @@ function Told({ answer, behind }: { answer: Answer; behind: boolean }) {
   return (
     <>
       <Said aria-label="Proof" aria-busy={behind}>
-        <h2>{VERDICTS[answer.verdict]}</h2>
-        {answer.words.map((w) => (
-          <p key={w}>{w}</p>
+        <h2>{word('comparison', answer.verdict, 'what')}</h2>
+        {answer.reasons.map((r) => (
+          <p key={say(r)}>{say(r)}</p>
         ))}
       </Said>
       <FigureTable aria-label="Brought to the first day">
@@ -175,8 +159,8 @@ function Told({ answer, behind }: { answer: Answer; behind: boolean }) {
         </thead>
         <tbody>
           {answer.figures.map((f) => (
-            <tr key={f.name}>
-              <th scope="row">{f.name}</th>
+            <tr key={f.kind ?? 'AIR'}>
+              <th scope="row">{f.kind ? word('sessionFigure', f.kind) : 'Air on the day'}</th>
               <td>{figure(f, f.before)}</td>
               <td>{figure(f, f.after)}</td>
             </tr>
@@ -188,7 +172,7 @@ function Told({ answer, behind }: { answer: Answer; behind: boolean }) {
 }
 
 function Model({ answer }: { answer: Answer }) {
-  const { show } = usePreferences();
+  const { say, show } = usePreferences();
   const { car } = useBench();
   return (
     <>
@@ -211,7 +195,7 @@ function Model({ answer }: { answer: Answer }) {
               {show(p.untaught.lowC, 'temperature', 1)} to {show(p.untaught.highC, 'temperature', 1)}).
             </p>
           )}
-          <Muted>{p.words}</Muted>
+          <Muted>{say(p.words)}</Muted>
         </section>
       ))}
       {car.fitted && (

@@ -13,6 +13,8 @@ import isotherm.server.document.OutcomeDocument;
 import isotherm.server.document.QuestionSolver;
 import isotherm.server.document.Solver;
 import isotherm.server.testing.Examples;
+import isotherm.words.UnitChoice;
+import isotherm.words.Words;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -28,6 +30,10 @@ class SliceTest extends Workshop {
         return Solver.solve(DocumentReader.read(json, CaseDocument.class));
     }
 
+    private static String said(OutcomeDocument outcome) {
+        return Words.english().render(outcome.findings().get(0).what().toCore(), UnitChoice.METRIC);
+    }
+
     @Test
     void rowsFromTenToTwentyFiveChangeRuleTraceAndFindingToWhatCoreComputesAndAreStillThereAfterAReload() {
         OutcomeDocument before = corvid(10);
@@ -40,7 +46,7 @@ class SliceTest extends Workshop {
         station("Core");
         assertThat(ruleMark("Peak"))
                 .hasAccessibleName(celsius("^Peak", before.figures().peakC()));
-        assertThat(findings()).containsText(before.findings().get(0).figure());
+        assertThat(findings()).containsText(said(before));
 
         for (int i = 10; i < 24; i++) {
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("More: Rows"))
@@ -55,7 +61,7 @@ class SliceTest extends Workshop {
         assertThat(page.getByRole(
                         AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^Oil temperature over"))))
                 .hasAccessibleName(celsius("peak", after.figures().peakC()));
-        assertThat(findings()).containsText(after.findings().get(0).figure());
+        assertThat(findings()).containsText(said(after));
         assertThat(page.getByRole(AriaRole.STATUS)).hasText("Saved");
 
         page.reload();
@@ -133,12 +139,15 @@ class SliceTest extends Workshop {
         open(corvid);
         station("Core");
         var remedy = corvid(10).findings().get(0).remedy();
-        assertThat(findings()).containsText("The oil gets hotter than its limit");
+        assertThat(findings()).containsText("over its limit of");
         findings()
-                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(remedy.label()))
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions()
+                                .setName(Words.english().render(remedy.label().toCore(), UnitChoice.METRIC)))
                 .click();
         assertThat(ruleMark("Peak")).hasAccessibleName(celsius("^Peak", remedy.peakC()));
-        assertThat(findings()).not().containsText("The oil gets hotter than its limit");
+        assertThat(findings()).not().containsText("over its limit of");
         assertThat(field("Rows"))
                 .hasValue(String.valueOf(remedy.design().cooler().rows()));
     }

@@ -1,5 +1,8 @@
 package isotherm.core.care;
 
+import isotherm.core.fluid.Units;
+import isotherm.core.message.Measure;
+import isotherm.core.message.Message;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -8,11 +11,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /**
  * A car's care book: what was written in it, and what is due by it.
@@ -49,11 +50,12 @@ public record CareBook(List<Task> tasks, LocalDate built, OptionalDouble builtAt
      *
      * @param task the task
      * @param urgency how urgent it is
-     * @param reason why, in words
+     * @param reasons why
      * @param date when it is due by date; empty when time does not count
      * @param last the entry that last said that it was done
      */
-    public record Due(Task task, Urgency urgency, String reason, Optional<LocalDate> date, Optional<CareEntry> last) {}
+    public record Due(
+            Task task, Urgency urgency, List<Message> reasons, Optional<LocalDate> date, Optional<CareEntry> last) {}
 
     /** @return entries that count: neither struck nor strikes */
     public List<CareEntry> counting() {
@@ -89,20 +91,26 @@ public record CareBook(List<Task> tasks, LocalDate built, OptionalDouble builtAt
                 .filter(e -> e.kind() == CareEntry.Kind.DONE && e.on().equals(task.id()))
                 .reduce((a, b) -> b);
         if (task.once() && last.isPresent()) {
-            return new Due(task, Urgency.DONE, "done", Optional.empty(), last);
+            return new Due(task, Urgency.DONE, List.of(CareReason.DONE.say("text")), Optional.empty(), last);
         }
         List<Reason> reasons = new ArrayList<>();
         counting.stream()
                 .filter(e -> last.isEmpty() || e.at().isAfter(last.get().at()))
                 .filter(e -> happening(e).filter(task.after()::contains).isPresent())
                 .reduce((a, b) -> b)
-                .ifPresent(e -> reasons.add(
-                        new Reason(0, words(happening(e).orElseThrow().name()) + " on " + day(e.at()))));
+                .ifPresent(e -> reasons.add(new Reason(
+                        0,
+                        CareReason.HAPPENED
+                                .say("text")
+                                .choose("event", happening(e).orElseThrow())
+                                .name("day", day(e.at()).toString()))));
         LocalDate from = last.map(e -> day(e.at())).orElse(built);
         Optional<LocalDate> date = task.period().map(from::plus);
         date.ifPresent(d -> {
             double days = ChronoUnit.DAYS.between(today, d);
-            reasons.add(new Reason(days / ChronoUnit.DAYS.between(from, d), days <= 0 ? "since " + d : "by " + d));
+            reasons.add(new Reason(
+                    days / ChronoUnit.DAYS.between(from, d),
+                    (days <= 0 ? CareReason.SINCE : CareReason.BY).say("text").name("day", d.toString())));
         });
         OptionalDouble start = last.isPresent() ? odometerAt(last.get(), counting) : builtAt;
         OptionalDouble now = odometer();
@@ -110,7 +118,9 @@ public record CareBook(List<Task> tasks, LocalDate built, OptionalDouble builtAt
             double metres = start.getAsDouble() + task.distance().getAsDouble() - now.getAsDouble();
             reasons.add(new Reason(
                     metres / task.distance().getAsDouble(),
-                    String.format(Locale.ROOT, metres <= 0 ? "%.0f km over" : "in %.0f km", Math.abs(metres) / 1e3)));
+                    (metres <= 0 ? CareReason.DISTANCE_OVER : CareReason.DISTANCE_LEFT)
+                            .say("text")
+                            .with("distance", Measure.TRAVEL, Math.abs(metres))));
         }
         if (task.hours().isPresent()) {
             double used = counting.stream()
@@ -120,19 +130,19 @@ public record CareBook(List<Task> tasks, LocalDate built, OptionalDouble builtAt
             double hours = task.hours().getAsDouble() - used;
             reasons.add(new Reason(
                     hours / task.hours().getAsDouble(),
-                    String.format(
-                            Locale.ROOT,
-                            hours <= 0 ? "%.0f h at 100 °C over" : "in %.0f h at 100 °C",
-                            Math.abs(hours))));
+                    (hours <= 0 ? CareReason.HOURS_OVER : CareReason.HOURS_LEFT)
+                            .say("text")
+                            .with("hours", Measure.NUMBER, Math.abs(hours), 0)
+                            .with("at", Measure.TEMPERATURE, Units.kelvin(100))));
         }
         double left = reasons.stream().mapToDouble(Reason::left).min().orElse(1);
         Urgency urgency = left <= 0 ? Urgency.DUE : left < SOON ? Urgency.SOON : Urgency.LATER;
         // What is due says what made it so; what is not says all that will.
-        String reason = reasons.stream()
+        List<Message> told = reasons.stream()
                 .filter(r -> left > 0 || r.left() <= 0)
-                .map(Reason::words)
-                .collect(Collectors.joining(", "));
-        return new Due(task, urgency, reason.isEmpty() ? waiting(task) : reason, date, last);
+                .map(Reason::what)
+                .toList();
+        return new Due(task, urgency, told.isEmpty() ? List.of(waiting(task)) : told, date, last);
     }
 
     /** What an entry says happened, by itself or because a task was done that brings it about. */
@@ -146,12 +156,12 @@ public record CareBook(List<Task> tasks, LocalDate built, OptionalDouble builtAt
     }
 
     /** Something that makes a task due, and what share of its interval is left. */
-    private record Reason(double left, String words) {}
+    private record Reason(double left, Message what) {}
 
-    private static String waiting(Task task) {
+    private static Message waiting(Task task) {
         return task.after().isEmpty()
-                ? "the odometer was not read yet"
-                : "at the next " + words(task.after().get(0).name());
+                ? CareReason.NO_ODOMETER.say("text")
+                : CareReason.NEXT.say("text").choose("event", task.after().get(0));
     }
 
     /** The odometer at an entry: its own, or the last one read before it. */
@@ -160,10 +170,6 @@ public record CareBook(List<Task> tasks, LocalDate built, OptionalDouble builtAt
                 .filter(e -> !e.at().isAfter(entry.at()) && e.odometer().isPresent())
                 .mapToDouble(e -> e.odometer().getAsDouble())
                 .max();
-    }
-
-    private static String words(String happening) {
-        return happening.toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 
     private static LocalDate day(Instant at) {

@@ -3,13 +3,15 @@ package isotherm.core.compare;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
 import isotherm.core.duty.Weather;
+import isotherm.core.message.Measure;
+import isotherm.core.message.Message;
+import isotherm.core.message.MessageTopic;
 import isotherm.core.simulate.Car;
 import isotherm.core.simulate.Design;
 import isotherm.core.simulate.Simulator;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.hipparchus.random.Well19937c;
 
@@ -110,7 +112,7 @@ public final class SessionComparison {
     }
 
     /** What the comparison says. */
-    public enum Verdict {
+    public enum Verdict implements MessageTopic {
         /** The second session ran cooler for what it was asked. */
         COOLER,
         /** No difference that stands out from lap to lap scatter. */
@@ -118,14 +120,24 @@ public final class SessionComparison {
         /** The second session ran hotter for what it was asked. */
         HOTTER,
         /** The sessions are too unlike to be compared. */
-        TOO_UNLIKE
+        TOO_UNLIKE;
+
+        @Override
+        public String chapter() {
+            return "comparison";
+        }
+
+        @Override
+        public List<String> parts() {
+            return List.of("what");
+        }
     }
 
     /**
      * What came out.
      *
      * @param verdict what it says
-     * @param words in plain words, with the reason
+     * @param reasons why
      * @param riseBefore rise over ambient per heat input before, K/kW
      * @param riseAfter the same after
      * @param plateauBefore plateau before at the first session's ambient and heat, K
@@ -134,7 +146,7 @@ public final class SessionComparison {
      */
     public record Result(
             Verdict verdict,
-            List<String> words,
+            List<Message> reasons,
             Figure riseBefore,
             Figure riseAfter,
             Figure plateauBefore,
@@ -154,7 +166,7 @@ public final class SessionComparison {
     public static Result compare(Logged before, Logged after, Optional<Step> step, long seed) {
         List<Lap> a = plateau(before);
         List<Lap> b = plateau(after);
-        List<String> unlike = unlike(before, after, a, b);
+        List<Message> unlike = unlike(before, after, a, b);
         if (a.isEmpty() || b.isEmpty()) {
             Figure none = new Figure(Double.NaN, Double.NaN, Double.NaN);
             return new Result(Verdict.TOO_UNLIKE, unlike, none, none, none, none, none);
@@ -185,7 +197,7 @@ public final class SessionComparison {
         Verdict verdict = !unlike.isEmpty()
                 ? Verdict.TOO_UNLIKE
                 : f[4].high() < 0 ? Verdict.COOLER : f[4].low() > 0 ? Verdict.HOTTER : Verdict.NO_DIFFERENCE;
-        return new Result(verdict, words(verdict, f[4], unlike), f[0], f[1], f[2], f[3], f[4]);
+        return new Result(verdict, reasons(verdict, f[4], unlike), f[0], f[1], f[2], f[3], f[4]);
     }
 
     private static double[] figures(
@@ -262,54 +274,55 @@ public final class SessionComparison {
     /** Speeds of two laps of one circuit agree at least so well. */
     private static final double SAME_CIRCUIT = 0.7;
 
-    private static List<String> unlike(Logged before, Logged after, List<Lap> a, List<Lap> b) {
-        List<String> reasons = new ArrayList<>();
+    private static List<Message> unlike(Logged before, Logged after, List<Lap> a, List<Lap> b) {
+        List<Message> reasons = new ArrayList<>();
         if (a.size() < FEWEST_LAPS || b.size() < FEWEST_LAPS) {
-            reasons.add("Each session needs at least " + FEWEST_LAPS + " laps on its plateau; these have " + a.size()
-                    + " and " + b.size() + ".");
+            reasons.add(ComparisonReason.FEW_LAPS
+                    .say("text")
+                    .count("least", FEWEST_LAPS)
+                    .count("first", a.size())
+                    .count("second", b.size()));
             return reasons;
         }
         double heats = mean(b, true) / mean(a, true);
         if (Math.abs(Math.log(heats)) > MOST_HEAT_DIFFERENCE) {
-            reasons.add(String.format(
-                    Locale.ROOT,
-                    "The pace is too different: the second session put %.0f %% of the first one's heat into the oil.",
-                    100 * heats));
+            reasons.add(ComparisonReason.PACE.say("text").with("share", Measure.SHARE, heats));
         }
         Optional<Double> alike =
                 LapProfile.of(before).flatMap(p -> LapProfile.of(after).map(q -> LapProfile.correlation(p, q)));
         if (alike.isPresent() && alike.get() < SAME_CIRCUIT) {
-            reasons.add(String.format(
-                    Locale.ROOT,
-                    "The laps are not of one circuit: their speeds agree by %.2f only, and %.1f is the least.",
-                    alike.get(),
-                    SAME_CIRCUIT));
+            reasons.add(ComparisonReason.CIRCUIT
+                    .say("text")
+                    .with("alike", Measure.NUMBER, alike.get())
+                    .with("least", Measure.NUMBER, SAME_CIRCUIT, 1));
         }
         double days = after.ambientK() - before.ambientK();
         if (Math.abs(days) > MOST_AMBIENT_DIFFERENCE) {
-            reasons.add(String.format(Locale.ROOT, "The days are too different: %.0f °C apart.", Math.abs(days)));
+            reasons.add(
+                    ComparisonReason.DAYS.say("text").with("apart", Measure.TEMPERATURE_DIFFERENCE, Math.abs(days)));
         }
         return reasons;
     }
 
-    private static List<String> words(Verdict verdict, Figure difference, List<String> unlike) {
+    private static List<Message> reasons(Verdict verdict, Figure difference, List<Message> unlike) {
         return switch (verdict) {
             case TOO_UNLIKE -> unlike;
             case NO_DIFFERENCE ->
-                List.of(String.format(
-                        Locale.ROOT,
-                        "No difference that stands out: %+.1f K, somewhere between %+.1f and %+.1f K.",
-                        difference.value(),
-                        difference.low(),
-                        difference.high()));
-            case COOLER, HOTTER ->
-                List.of(String.format(
-                        Locale.ROOT,
-                        "At the first day's air and pace the second session ran %.1f °C %s (%.1f to %.1f °C).",
-                        Math.abs(difference.value()),
-                        verdict == Verdict.COOLER ? "cooler" : "hotter",
-                        Math.min(Math.abs(difference.low()), Math.abs(difference.high())),
-                        Math.max(Math.abs(difference.low()), Math.abs(difference.high()))));
+                List.of(ComparisonReason.NO_DIFFERENCE
+                        .say("text")
+                        .with("difference", Measure.TEMPERATURE_DIFFERENCE, difference.value(), 1)
+                        .with("low", Measure.TEMPERATURE_DIFFERENCE, difference.low(), 1)
+                        .with("high", Measure.TEMPERATURE_DIFFERENCE, difference.high(), 1));
+            case COOLER, HOTTER -> {
+                double low = Math.abs(difference.low());
+                double high = Math.abs(difference.high());
+                yield List.of(ComparisonReason.DIFFERENCE
+                        .say("text")
+                        .choose("way", verdict)
+                        .with("difference", Measure.TEMPERATURE_DIFFERENCE, Math.abs(difference.value()), 1)
+                        .with("low", Measure.TEMPERATURE_DIFFERENCE, Math.min(low, high), 1)
+                        .with("high", Measure.TEMPERATURE_DIFFERENCE, Math.max(low, high), 1));
+            }
         };
     }
 }

@@ -2,6 +2,8 @@ package isotherm.core.fit;
 
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.LogDuty;
+import isotherm.core.message.Measure;
+import isotherm.core.message.Message;
 import isotherm.core.simulate.Belief;
 import isotherm.core.simulate.Car;
 import isotherm.core.simulate.Design;
@@ -10,7 +12,6 @@ import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
@@ -97,7 +98,7 @@ public final class LogFit {
      * @param rms root mean square of the oil's residuals, K
      * @param times of the residuals, s from the start
      * @param residuals logged less modelled oil temperature, K
-     * @param words what the log cannot tell apart and what it adds little to, in plain sentences
+     * @param notes what the log cannot tell apart and what it adds little to
      * @param car the car with the fitted factors in it
      */
     public record Result(
@@ -106,7 +107,7 @@ public final class LogFit {
             double rms,
             double[] times,
             double[] residuals,
-            List<String> words,
+            List<Message> notes,
             Car car) {
         /** @return what is believed of the car after the log */
         public Belief belief() {
@@ -240,43 +241,35 @@ public final class LogFit {
                 Math.sqrt(sum / oilPoints),
                 times,
                 residuals,
-                words(estimates, correlation),
+                notes(estimates, correlation),
                 scaled(at));
     }
 
-    private List<String> words(List<Estimate> estimates, double[][] correlation) {
-        List<String> words = new ArrayList<>();
+    private List<Message> notes(List<Estimate> estimates, double[][] correlation) {
+        List<Message> notes = new ArrayList<>();
         for (int i = 0; i < estimates.size(); i++) {
+            Estimate e = estimates.get(i);
+            Message name = e.parameter().say("name");
             for (int j = 0; j < i; j++) {
                 if (Math.abs(correlation[i][j]) > ALIKE) {
-                    words.add(String.format(
-                            Locale.ROOT,
-                            "This log cannot tell %s from %s (correlation %.2f): only together are they sure.",
-                            estimates.get(j).parameter().words(),
-                            estimates.get(i).parameter().words(),
-                            correlation[i][j]));
+                    notes.add(FitNote.TIED
+                            .say("text")
+                            .say("first", estimates.get(j).parameter().say("name"))
+                            .say("second", name)
+                            .with("correlation", Measure.NUMBER, correlation[i][j]));
                 }
             }
-            Estimate e = estimates.get(i);
             if (Math.abs(Math.log(e.factor())) > FAR * e.prior()) {
-                words.add(String.format(
-                        Locale.ROOT,
-                        "%s came out at %.2f times what was assumed, far outside of what is usual: look at the log's units, the"
-                                + " sensor's place, the day's air and the design that was driven before you believe it.",
-                        e.parameter().words().substring(0, 1).toUpperCase(Locale.ROOT)
-                                + e.parameter().words().substring(1),
-                        e.factor()));
+                notes.add(FitNote.FAR.say("text").say("factor", name).with("times", Measure.NUMBER, e.factor()));
             }
             if (e.standardError() / e.factor() > LITTLE_LEARNED * e.prior()) {
-                words.add("This log says little about " + e.parameter().words()
-                        + "; its value is mostly the assumption made before.");
+                notes.add(FitNote.LITTLE.say("text").say("factor", name));
             }
         }
         int gaps = log.gaps().size();
         if (gaps > 0) {
-            words.add((gaps == 1 ? "1 gap" : gaps + " gaps") + " of more than " + Math.round(LogDuty.GAP)
-                    + " s in the log were bridged by straight lines.");
+            notes.add(FitNote.GAPS.say("text").count("gaps", gaps).with("least", Measure.TIME, LogDuty.GAP));
         }
-        return words;
+        return notes;
     }
 }

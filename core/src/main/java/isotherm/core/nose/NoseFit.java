@@ -2,11 +2,13 @@ package isotherm.core.nose;
 
 import isotherm.core.airflow.Place;
 import isotherm.core.exchanger.Core;
+import isotherm.core.message.Measure;
+import isotherm.core.message.Message;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /**
  * What a core's position in a nose means: whose air it breathes, how much of its face sees an opening, how well that is
@@ -27,7 +29,7 @@ import java.util.Optional;
  * @param crushClearance from the part that crushes to the core, m; negative inside it
  * @param groundClearance lowest point of the core, m above the ground
  * @param clearances to every part, nearest first
- * @param problems what cannot stay so, in words
+ * @param problems what cannot stay so
  */
 public record NoseFit(
         Place place,
@@ -45,7 +47,7 @@ public record NoseFit(
         double crushClearance,
         double groundClearance,
         List<Clearance> clearances,
-        List<String> problems) {
+        List<Message> problems) {
     /** Sealing with a shroud whose joints are open (default). */
     public static final double SHROUDED = 0.75;
     /** Sealing with a shroud and foam (default). */
@@ -60,6 +62,10 @@ public record NoseFit(
     public static final double RIVET_TOOL = 180e-3;
     /** A core needs to be held at this many points. */
     private static final int FEWEST_MOUNTS = 3;
+    /** A mount is at the core or this far from it at most, m (default). */
+    private static final double MOUNT_REACH = 40e-3;
+    /** Tilted further, air passes along the face, rad (default). */
+    private static final double MOST_TILT = Math.toRadians(60);
     /** A core belongs to the radiator's air when it covers at least this share of its own face with it. */
     private static final double SHARED = 0.3;
 
@@ -109,7 +115,7 @@ public record NoseFit(
         private final List<Corner> section;
         private final double front;
         private final double back;
-        private final List<String> problems = new ArrayList<>();
+        private final List<Message> problems = new ArrayList<>();
 
         Solver(Nose nose, Core core, Placement p) {
             this.nose = nose;
@@ -159,7 +165,7 @@ public record NoseFit(
             mounts();
             double shaded = 1 - lit / face.area();
             if (fed.isEmpty()) {
-                problems.add("No opening feeds the core here");
+                say(NoseProblem.NOT_FED, m -> m);
             }
             return new NoseFit(
                     place,
@@ -288,28 +294,28 @@ public record NoseFit(
         private void position(Place place) {
             for (Clearance c : clearances()) {
                 if (c.distance() <= 0) {
-                    problems.add("The core is where " + c.name() + " is");
+                    say(NoseProblem.TAKEN, m -> m.name("part", c.name()));
                 } else if (c.distance() < LEAST_CLEARANCE) {
-                    problems.add(say("Only %.0f mm to %s: it will rub", c.distance() * 1e3, c.name()));
+                    say(NoseProblem.RUBS, m -> m.name("part", c.name())
+                            .with("distance", Measure.LENGTH, c.distance())
+                            .with("least", Measure.LENGTH, LEAST_CLEARANCE));
                 }
             }
             if (front < 0) {
-                problems.add(say("The core stands %.0f mm out of the skin", -front * 1e3));
+                say(NoseProblem.OUT_OF_SKIN, m -> m.with("distance", Measure.LENGTH, -front));
             } else if (front < nose.crushDepth()) {
-                problems.add(say(
-                        "The core reaches %.0f mm into the part that crushes in a light knock",
-                        (nose.crushDepth() - front) * 1e3));
+                say(NoseProblem.CRUSHED, m -> m.with("distance", Measure.LENGTH, nose.crushDepth() - front));
             }
             if (outline.bottom() < nose.groundLine() && !p.skidPlate()) {
-                problems.add(say(
-                        "The core hangs %.0f mm under the lowest point of the nose: it needs a skid plate",
-                        (nose.groundLine() - outline.bottom()) * 1e3));
+                say(
+                        NoseProblem.NO_SKID_PLATE,
+                        m -> m.with("distance", Measure.LENGTH, nose.groundLine() - outline.bottom()));
             }
-            if (Math.abs(p.tilt()) > Math.toRadians(60)) {
-                problems.add("Tilted by more than 60°: the air would pass along the face, not through it");
+            if (Math.abs(p.tilt()) > MOST_TILT) {
+                say(NoseProblem.TILTED, m -> m.with("most", Measure.ANGLE, MOST_TILT));
             }
             if (place == Place.BEHIND_RADIATOR && p.shroud()) {
-                problems.add("A shroud from the opening cannot reach behind the radiator");
+                say(NoseProblem.SHROUD_CANNOT_REACH, m -> m);
             }
         }
 
@@ -318,24 +324,28 @@ public record NoseFit(
                 return;
             }
             if (p.mounts().size() < FEWEST_MOUNTS) {
-                problems.add(p.mounts().size() + " mounts: hold the core at three points at least");
+                say(NoseProblem.FEW_MOUNTS, m -> m.count("mounts", p.mounts().size())
+                        .count("least", FEWEST_MOUNTS));
             }
             if (p.mounts().stream().noneMatch(Placement.Mount::rubber)) {
-                problems.add("No mount is on rubber: vibration and expansion will crack the core");
+                say(NoseProblem.NO_RUBBER, m -> m);
             }
-            double halfWidth = core.outsideWidth() / 2 + 40e-3;
-            double halfHeight = core.height() / 2 + 40e-3;
+            double halfWidth = core.outsideWidth() / 2 + MOUNT_REACH;
+            double halfHeight = core.height() / 2 + MOUNT_REACH;
             for (int i = 0; i < p.mounts().size(); i++) {
                 Placement.Mount m = p.mounts().get(i);
                 if (Math.abs(m.x()) > halfWidth || Math.abs(m.y()) > halfHeight) {
-                    problems.add("Mount " + (i + 1) + " is more than 40 mm outside the core");
+                    int number = i + 1;
+                    say(NoseProblem.MOUNT_OUTSIDE, w -> w.count("mount", number)
+                            .with("most", Measure.LENGTH, MOUNT_REACH));
                 }
                 if (m.method() == Placement.Method.RIVET_NUT) {
                     double room = roomBefore(p.x() + m.x(), p.y() + m.y() * Math.cos(p.tilt()));
                     if (room < RIVET_TOOL) {
-                        problems.add(say(
-                                "Mount %d leaves %.0f mm for the rivet-nut tool, which needs about %.0f mm",
-                                i + 1, room * 1e3, RIVET_TOOL * 1e3));
+                        int number = i + 1;
+                        say(NoseProblem.NO_TOOL_ROOM, w -> w.count("mount", number)
+                                .with("room", Measure.LENGTH, room)
+                                .with("needs", Measure.LENGTH, RIVET_TOOL));
                     }
                 }
             }
@@ -354,8 +364,8 @@ public record NoseFit(
             return nearest == Double.NEGATIVE_INFINITY ? Double.POSITIVE_INFINITY : p.z() - nearest;
         }
 
-        private static String say(String format, Object... values) {
-            return String.format(Locale.ROOT, format, values);
+        private void say(NoseProblem problem, UnaryOperator<Message> figures) {
+            problems.add(figures.apply(problem.say("problem")));
         }
     }
 }

@@ -1,8 +1,10 @@
 package isotherm.core.plumb;
 
+import isotherm.core.message.Measure;
+import isotherm.core.message.Message;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -26,16 +28,6 @@ public record TakeoffFit(List<Misfit> misfits, double engagement, double stack, 
     private static final double PORT_HALF_WIDTH = Math.toRadians(12);
 
     /**
-     * Something that does not fit.
-     *
-     * @param what what
-     * @param figure how much
-     * @param why why it matters
-     * @param remedy what to do
-     */
-    public record Misfit(String what, String figure, String why, String remedy) {}
-
-    /**
      * @param stand the engine's side
      * @param takeoff the takeoff
      * @param clock clock angle of the port that gives oil, rad
@@ -47,94 +39,115 @@ public record TakeoffFit(List<Misfit> misfits, double engagement, double stack, 
         boolean onStand = takeoff.kind() == Takeoff.Kind.SANDWICH_PLATE || takeoff.kind() == Takeoff.Kind.REMOTE_FILTER;
         double exchanger = exchangerStays ? stand.exchanger() : 0;
         double engagement = stand.stud() - exchanger;
-        FilterStand.Filter filter = stand.filter();
-        double stack = exchanger + takeoff.height() + (takeoff.kind().underFilter() ? filter.length() : 0);
+        double stack = exchanger
+                + takeoff.height()
+                + (takeoff.kind().underFilter() ? stand.filter().length() : 0);
         if (!takeoff.thread().equals(stand.thread())) {
-            misfits.add(new Misfit(
-                    "Thread",
-                    takeoff.thread() + " on " + stand.thread(),
-                    "a wrong thread starts and then strips",
-                    "Take the same plate with " + stand.thread() + ", or its thread insert"));
+            misfits.add(Misfit.of(
+                            Misfit.Kind.THREAD,
+                            Misfit.Kind.THREAD
+                                    .say("what")
+                                    .name("has", takeoff.thread())
+                                    .name("wanted", stand.thread()))
+                    .mendedBy(Misfit.Kind.THREAD.say("remedy").name("wanted", stand.thread())));
         }
         if (onStand) {
-            if (takeoff.sealInner() < stand.faceInner() - 1e-9 || takeoff.sealOuter() > stand.faceOuter() + 1e-9) {
-                misfits.add(new Misfit(
-                        "Gasket on the engine's face",
-                        mm(takeoff.sealInner()) + " to " + mm(takeoff.sealOuter()) + " on " + mm(stand.faceInner())
-                                + " to " + mm(stand.faceOuter()),
-                        "a gasket that hangs over its face is blown out cold",
-                        "Take a plate whose gasket lies wholly on the face, or a spacer ring with both diameters"));
-            }
-            double needed = ENGAGEMENT * Takeoff.majorDiameter(stand.thread());
-            if (engagement < needed) {
-                misfits.add(new Misfit(
-                        "Thread engagement",
-                        mm(Math.max(0, engagement)) + " of " + mm(needed),
-                        exchanger > 0
-                                ? "the factory exchanger takes " + mm(exchanger) + " of the stud"
-                                : "too few turns hold plate and filter",
-                        "Fit a stud extension at least " + mm(needed - engagement) + " longer"
-                                + (exchanger > 0 ? ", or take the exchanger off" : "")));
-            }
+            face(stand, takeoff).ifPresent(misfits::add);
+            thread(stand, engagement, exchanger).ifPresent(misfits::add);
         }
-        if (takeoff.kind().underFilter()) {
-            if (Math.abs(filter.gasket() - (takeoff.sealInner() + takeoff.sealOuter()) / 2)
-                    > (takeoff.sealOuter() - takeoff.sealInner()) / 2 + 2e-3) {
-                misfits.add(new Misfit(
-                        "Filter on the plate",
-                        "gasket " + mm(filter.gasket()),
-                        "the filter's gasket misses the plate's face",
-                        "Take the filter that belongs to the plate, with the same valves"));
-            }
-            double room = stand.roomBeyond() - FILTER_SWAP;
-            if (stack > room) {
-                misfits.add(new Misfit(
-                        "Stack height",
-                        mm(stack) + " in " + mm(room),
-                        "the filter meets what is beyond it, or cannot be changed",
-                        "Take a filter " + mm(stack - room) + " shorter, or move the filter away with a remote head"));
-            }
-        } else if (onStand && stack > stand.roomBeyond()) {
-            misfits.add(new Misfit(
-                    "Stack height",
-                    mm(stack) + " in " + mm(stand.roomBeyond()),
-                    "it meets what is beyond it",
-                    "Take a lower plate"));
-        }
-        if (filter.needsAntiDrainBack() && !filter.antiDrainBack()) {
-            misfits.add(new Misfit(
-                    "Filter without anti-drain-back valve",
-                    "lies or stands on its head",
-                    "it empties overnight, and cooler and lines with it: every start is dry",
-                    "Take a filter with that valve"));
-        }
-        if (!filter.bypass() && !filter.bypassInEngine()) {
-            misfits.add(new Misfit(
-                    "Filter without by-pass valve",
-                    "none in the engine either",
-                    "cold oil bursts it or starves the engine",
-                    "Take a filter with a by-pass valve"));
-        }
+        filter(stand, takeoff, stack, onStand, misfits);
         double reach = takeoff.diameter() / 2 + PORT_REACH;
         OptionalDouble free = freeClock(stand, takeoff, clock, reach);
         for (FilterStand.Neighbour n : stand.neighbours()) {
             if (onStand && n.distance() < takeoff.diameter() / 2) {
-                misfits.add(new Misfit(
-                        "Plate beside " + n.name(),
-                        mm(takeoff.diameter() / 2) + " in " + mm(n.distance()),
-                        "the plate itself meets it",
-                        "Take a narrower plate, or a spacer that lifts it past " + n.name()));
+                misfits.add(Misfit.of(
+                                Misfit.Kind.PLATE_BESIDE,
+                                Misfit.Kind.PLATE_BESIDE
+                                        .say("what")
+                                        .name("neighbour", n.name())
+                                        .with("needs", Measure.LENGTH, takeoff.diameter() / 2)
+                                        .with("has", Measure.LENGTH, n.distance()))
+                        .mendedBy(Misfit.Kind.PLATE_BESIDE.say("remedy").name("neighbour", n.name())));
             } else if (onStand && n.distance() < reach && meets(n, takeoff, clock)) {
-                misfits.add(new Misfit(
-                        "Port towards " + n.name(),
-                        mm(n.distance()) + ", needs " + mm(reach),
-                        "the hose end cannot be screwed on there",
-                        free.isPresent()
-                                ? "Turn the plate to " + Math.round(Math.toDegrees(free.getAsDouble())) + "°"
-                                : "No clock angle is free: take a spacer, or a housing adaptor"));
+                misfits.add(Misfit.of(
+                                Misfit.Kind.PORT_TOWARDS,
+                                Misfit.Kind.PORT_TOWARDS
+                                        .say("what")
+                                        .name("neighbour", n.name())
+                                        .with("needs", Measure.LENGTH, reach)
+                                        .with("has", Measure.LENGTH, n.distance()))
+                        .mendedBy(Misfit.Kind.PORT_TOWARDS
+                                .say("remedy")
+                                .choose("free", free.isPresent())
+                                .with("clock", Measure.ANGLE, free.orElse(0))));
             }
         }
         return new TakeoffFit(List.copyOf(misfits), engagement, stack, free);
+    }
+
+    private static Optional<Misfit> face(FilterStand stand, Takeoff takeoff) {
+        boolean over = takeoff.sealInner() < stand.faceInner() - 1e-9 || takeoff.sealOuter() > stand.faceOuter() + 1e-9;
+        return over
+                ? Optional.of(Misfit.of(
+                        Misfit.Kind.FACE_GASKET,
+                        Misfit.Kind.FACE_GASKET
+                                .say("what")
+                                .with("inner", Measure.LENGTH, takeoff.sealInner())
+                                .with("outer", Measure.LENGTH, takeoff.sealOuter())
+                                .with("from", Measure.LENGTH, stand.faceInner())
+                                .with("to", Measure.LENGTH, stand.faceOuter())))
+                : Optional.empty();
+    }
+
+    private static Optional<Misfit> thread(FilterStand stand, double engagement, double exchanger) {
+        double needed = ENGAGEMENT * Takeoff.majorDiameter(stand.thread());
+        if (engagement >= needed) {
+            return Optional.empty();
+        }
+        Misfit.Kind kind = Misfit.Kind.ENGAGEMENT;
+        return Optional.of(Misfit.of(
+                        kind,
+                        kind.say("what")
+                                .with("has", Measure.LENGTH, Math.max(0, engagement))
+                                .with("needs", Measure.LENGTH, needed))
+                .because(kind.say("why").choose("exchanger", exchanger > 0).with("takes", Measure.LENGTH, exchanger))
+                .mendedBy(kind.say("remedy")
+                        .choose("exchanger", exchanger > 0)
+                        .with("longer", Measure.LENGTH, needed - engagement)));
+    }
+
+    private static void filter(
+            FilterStand stand, Takeoff takeoff, double stack, boolean onStand, List<Misfit> misfits) {
+        FilterStand.Filter filter = stand.filter();
+        if (takeoff.kind().underFilter()) {
+            double middle = (takeoff.sealInner() + takeoff.sealOuter()) / 2;
+            if (Math.abs(filter.gasket() - middle) > (takeoff.sealOuter() - takeoff.sealInner()) / 2 + 2e-3) {
+                misfits.add(Misfit.of(
+                        Misfit.Kind.FILTER_GASKET,
+                        Misfit.Kind.FILTER_GASKET
+                                .say("what")
+                                .with("gasket", Measure.LENGTH, filter.gasket())
+                                .with("inner", Measure.LENGTH, takeoff.sealInner())
+                                .with("outer", Measure.LENGTH, takeoff.sealOuter())));
+            }
+            double room = stand.roomBeyond() - FILTER_SWAP;
+            if (stack > room) {
+                misfits.add(Misfit.of(Misfit.Kind.FILTER_ROOM, stacked(Misfit.Kind.FILTER_ROOM, stack, room))
+                        .mendedBy(Misfit.Kind.FILTER_ROOM.say("remedy").with("shorter", Measure.LENGTH, stack - room)));
+            }
+        } else if (onStand && stack > stand.roomBeyond()) {
+            misfits.add(Misfit.of(Misfit.Kind.PLATE_ROOM, stacked(Misfit.Kind.PLATE_ROOM, stack, stand.roomBeyond())));
+        }
+        if (filter.needsAntiDrainBack() && !filter.antiDrainBack()) {
+            misfits.add(Misfit.of(Misfit.Kind.NO_ANTI_DRAIN_BACK, Misfit.Kind.NO_ANTI_DRAIN_BACK.say("what")));
+        }
+        if (!filter.bypass() && !filter.bypassInEngine()) {
+            misfits.add(Misfit.of(Misfit.Kind.NO_BYPASS, Misfit.Kind.NO_BYPASS.say("what")));
+        }
+    }
+
+    private static Message stacked(Misfit.Kind kind, double stack, double room) {
+        return kind.say("what").with("needs", Measure.LENGTH, stack).with("has", Measure.LENGTH, room);
     }
 
     private static boolean meets(FilterStand.Neighbour n, Takeoff takeoff, double clock) {
@@ -159,9 +172,5 @@ public record TakeoffFit(List<Misfit> misfits, double engagement, double stack, 
             }
         }
         return OptionalDouble.empty();
-    }
-
-    private static String mm(double m) {
-        return String.format(Locale.ROOT, "%.0f mm", m * 1e3);
     }
 }

@@ -1,33 +1,34 @@
 package isotherm.core.sheet;
 
 import isotherm.core.fluid.Units;
+import isotherm.core.message.MessageTopic;
+import java.util.List;
 
 /** What a logger may show while a car is built, in SI units. */
-public enum Channel {
+public enum Channel implements MessageTopic {
     /** Engine speed, 1/min. */
-    RPM("engine speed"),
+    RPM,
     /** Oil pressure in the gallery, Pa above ambient. */
-    OIL_PRESSURE("oil pressure"),
+    OIL_PRESSURE,
     /** Oil on its way to the takeoff, K. */
-    OIL("oil temperature"),
+    OIL,
     /** Oil that comes back from the core, K. */
-    OIL_RETURN("oil from the cooler"),
+    OIL_RETURN,
     /** The end of the core that is farthest from its ports, K. */
-    CORE_FAR("far end of the core"),
+    CORE_FAR,
     /** Coolant, K. */
-    COOLANT("coolant temperature"),
+    COOLANT,
     /** The air, K. */
-    AMBIENT("air temperature");
+    AMBIENT;
 
-    private final String words;
-
-    Channel(String words) {
-        this.words = words;
+    @Override
+    public String chapter() {
+        return "channel";
     }
 
-    /** @return its name in words */
-    public String words() {
-        return words;
+    @Override
+    public List<String> parts() {
+        return List.of("name");
     }
 
     /**

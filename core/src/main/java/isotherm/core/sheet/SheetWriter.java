@@ -4,6 +4,7 @@ import isotherm.core.airflow.Airway;
 import isotherm.core.exchanger.Ports;
 import isotherm.core.fluid.Units;
 import isotherm.core.hydraulics.OilThermostat;
+import isotherm.core.message.Measure;
 import isotherm.core.nose.Placement;
 import isotherm.core.plumb.Accessory;
 import isotherm.core.plumb.CutList;
@@ -102,7 +103,7 @@ final class SheetWriter {
                 .caution("Hot oil and coolant burn: do not open either circuit above hand-warm.")
                 .reading(new Step.Reading(
                         "oil temperature",
-                        Step.Measure.TEMPERATURE,
+                        Measure.TEMPERATURE,
                         Double.NEGATIVE_INFINITY,
                         TOUCHABLE,
                         false,
@@ -119,7 +120,7 @@ final class SheetWriter {
                         "Collect all of it and hand it in under your local rules. Oil on exhaust or tyres is wiped off at once.")
                 .figure(
                         "oil that may come",
-                        Step.Measure.VOLUME,
+                        Measure.VOLUME,
                         job.car().oilVolume(),
                         Step.Source.OWN,
                         "the car's oil quantity")
@@ -153,7 +154,7 @@ final class SheetWriter {
             drilled.stream()
                     .map(Placement.Mount::hole)
                     .distinct()
-                    .forEach(d -> drill.figure("hole", Step.Measure.LENGTH, d, Step.Source.OWN, "the placement"));
+                    .forEach(d -> drill.figure("hole", Measure.LENGTH, d, Step.Source.OWN, "the placement"));
             drill.add();
         }
         boolean rubber = mounts.isEmpty() || mounts.stream().anyMatch(Placement.Mount::rubber);
@@ -193,7 +194,7 @@ final class SheetWriter {
                         "Fit the core's fan with its switch, relay and fuse; try its direction with the battery on for a moment")
                 .why("A fan that blows against the drive is worse than none")
                 .caution("A fan starts by itself: fingers and sleeves away.")
-                .figure("switches on", Step.Measure.TEMPERATURE, f.onK(), Step.Source.OWN, "the design")
+                .figure("switches on", Measure.TEMPERATURE, f.onK(), Step.Source.OWN, "the design")
                 .add());
     }
 
@@ -211,20 +212,20 @@ final class SheetWriter {
                     .why("A dry gasket creeps; ports that point wrong bend the hoses")
                     .figure(
                             "its bolt or nut",
-                            Step.Measure.TORQUE,
+                            Measure.TORQUE,
                             CENTRE_BOLT_LOW,
                             CENTRE_BOLT_HIGH,
                             Step.Source.ESTIMATE,
                             MAKER_FIRST)
-                    .reading(anything("torque used", Step.Measure.TORQUE));
+                    .reading(anything("torque used", Measure.TORQUE));
             takeoff.ifPresent(t -> bolt.figure(
-                    "height that it adds", Step.Measure.LENGTH, t.height(), Step.Source.OWN, "the catalogue's part"));
+                    "height that it adds", Measure.LENGTH, t.height(), Step.Source.OWN, "the catalogue's part"));
             bolt.add();
         } else {
             step(Stage.TAKEOFF, "takeoff-fit")
                     .what("Fit the distribution block on the factory circuit with new seals")
                     .why("Old seals have taken the shape of the old part")
-                    .reading(anything("torque used", Step.Measure.TORQUE))
+                    .reading(anything("torque used", Measure.TORQUE))
                     .add();
         }
         if (takeoff.filter(Takeoff::gaugePorts).isPresent()) {
@@ -254,7 +255,7 @@ final class SheetWriter {
                     .why("It cannot be shortened, and a short one pulls on both ports")
                     .figure(
                             "seat to seat, at least",
-                            Step.Measure.LENGTH,
+                            Measure.LENGTH,
                             cut.centreLine() + cut.slack(),
                             Step.Source.ESTIMATE,
                             OF_DESIGN)
@@ -272,7 +273,7 @@ final class SheetWriter {
                                 : "Braid wire stabs: gloves on, tape over the end.")
                 .figure(
                         "cut",
-                        Step.Measure.LENGTH,
+                        Measure.LENGTH,
                         cut.cut() - cut.tolerance(),
                         cut.cut() + cut.tolerance(),
                         Step.Source.ESTIMATE,
@@ -305,13 +306,13 @@ final class SheetWriter {
                 .why("The mark shows push-out: a millimetre or two is fine, more is done again")
                 .figure(
                         "hose inside the first end",
-                        Step.Measure.LENGTH,
+                        Measure.LENGTH,
                         cut.insertionFrom(),
                         Step.Source.OWN,
                         "the catalogue's part")
                 .figure(
                         "hose inside the second end",
-                        Step.Measure.LENGTH,
+                        Measure.LENGTH,
                         cut.insertionTo(),
                         Step.Source.OWN,
                         "the catalogue's part")
@@ -348,7 +349,7 @@ final class SheetWriter {
                     .why("With ports that point down its air never leaves by itself")
                     .figure(
                             "oil in core and hoses",
-                            Step.Measure.VOLUME,
+                            Measure.VOLUME,
                             pressures.loopVolume(),
                             Step.Source.ESTIMATE,
                             OF_DESIGN)
@@ -364,7 +365,7 @@ final class SheetWriter {
             Writing held = step(Stage.LINES, "line-" + line.name() + "-clips")
                     .what(towards + ": P-clips over sleeve, at these distances from its first collar")
                     .why("A hose that moves chafes through whatever it touches, or is chafed through");
-            c.clips().forEach(at -> held.figure("clip", Step.Measure.LENGTH, at, Step.Source.ESTIMATE, OF_DESIGN));
+            c.clips().forEach(at -> held.figure("clip", Measure.LENGTH, at, Step.Source.ESTIMATE, OF_DESIGN));
             held.add();
         });
     }
@@ -395,18 +396,13 @@ final class SheetWriter {
         Writing w = step(Stage.LINES, "line-" + line.name() + "-" + id)
                 .what(where + ": " + pair.one().size() + " " + joint.words() + ", started by hand; " + joint.onThread())
                 .why("It seals by " + joint.seal())
-                .reading(anything("torque or angle used", Step.Measure.TORQUE));
+                .reading(anything("torque or angle used", Measure.TORQUE));
         t.torque()
-                .ifPresent(r ->
-                        w.figure("torque", Step.Measure.TORQUE, r.low(), r.high(), Step.Source.PUBLISHED, t.source()));
+                .ifPresent(
+                        r -> w.figure("torque", Measure.TORQUE, r.low(), r.high(), Step.Source.PUBLISHED, t.source()));
         if (t.mostTurn() > 0) {
             w.figure(
-                    "past finger tight",
-                    Step.Measure.ANGLE,
-                    t.leastTurn(),
-                    t.mostTurn(),
-                    Step.Source.ESTIMATE,
-                    MAKER_FIRST);
+                    "past finger tight", Measure.ANGLE, t.leastTurn(), t.mostTurn(), Step.Source.ESTIMATE, MAKER_FIRST);
         }
         w.add();
     }
@@ -427,7 +423,7 @@ final class SheetWriter {
                         .why("It takes its share when the engine runs; the level is read without it first")
                         .caution(
                                 "It stays under pressure when the engine stands: let it down before any joint is opened.")
-                        .figure("it takes", Step.Measure.VOLUME, a.volume(), Step.Source.OWN, "the design")
+                        .figure("it takes", Measure.VOLUME, a.volume(), Step.Source.OWN, "the design")
                         .add();
             }
         }
@@ -440,7 +436,7 @@ final class SheetWriter {
                             pressures.primeSeconds()))
                     .figure(
                             "oil in core and hoses",
-                            Step.Measure.VOLUME,
+                            Measure.VOLUME,
                             pressures.loopVolume(),
                             Step.Source.ESTIMATE,
                             OF_DESIGN)
@@ -451,12 +447,12 @@ final class SheetWriter {
                 .why("Core and hoses hold it: without it the level is too low when they are full")
                 .figure(
                         "ordinary change",
-                        Step.Measure.VOLUME,
+                        Measure.VOLUME,
                         job.car().oilVolume(),
                         Step.Source.OWN,
                         "the car's oil quantity")
-                .figure("for the cooler", Step.Measure.VOLUME, pressures.loopVolume(), Step.Source.ESTIMATE, OF_DESIGN)
-                .reading(anything("oil poured in all", Step.Measure.VOLUME))
+                .figure("for the cooler", Measure.VOLUME, pressures.loopVolume(), Step.Source.ESTIMATE, OF_DESIGN)
+                .reading(anything("oil poured in all", Measure.VOLUME))
                 .add();
         step(Stage.FILL, "fill-battery")
                 .what("Tools and rags out of the bay, battery's lead on")
@@ -471,13 +467,13 @@ final class SheetWriter {
                 .caution("Out of gear, nobody under the car. Let the starter cool between tries.")
                 .figure(
                         "at least",
-                        Step.Measure.PRESSURE,
+                        Measure.PRESSURE,
                         job.leastCrank(),
                         job.leastCrank() == Job.LEAST_CRANK ? Step.Source.ESTIMATE : Step.Source.OWN,
-                        "1.4 bar unless you set another")
+                        "usual in practice, unless you set another")
                 .reading(new Step.Reading(
                         "pressure while cranking",
-                        Step.Measure.PRESSURE,
+                        Measure.PRESSURE,
                         job.leastCrank(),
                         Double.POSITIVE_INFINITY,
                         true,
@@ -500,7 +496,7 @@ final class SheetWriter {
         step(Stage.LEAK_CHECK, "first-level")
                 .what("Wait until the oil has run down, read the level, top up")
                 .why("Part of the oil is in core and hoses now")
-                .reading(anything("oil topped up", Step.Measure.VOLUME))
+                .reading(anything("oil topped up", Measure.VOLUME))
                 .behind(Gate.START)
                 .add();
         Optional<OilThermostat> thermostat = cooler.loop().thermostat();
@@ -516,13 +512,13 @@ final class SheetWriter {
                 .timer(WARM_RUN)
                 .figure(
                         thermostat.isPresent() ? "thermostat opens" : "may be loaded",
-                        Step.Measure.TEMPERATURE,
+                        Measure.TEMPERATURE,
                         thermostat.map(OilThermostat::opensK).orElse(LOADABLE),
                         thermostat.isPresent() ? Step.Source.OWN : Step.Source.ESTIMATE,
                         thermostat.isPresent() ? "the design" : "usual in practice")
                 .reading(new Step.Reading(
                         "oil temperature",
-                        Step.Measure.TEMPERATURE,
+                        Measure.TEMPERATURE,
                         thermostat.map(OilThermostat::opensK).orElse(LOADABLE),
                         job.car().limits().limitK(),
                         true,
@@ -535,7 +531,7 @@ final class SheetWriter {
                 .caution("Probe or infrared, not the hand: it may burn.")
                 .reading(new Step.Reading(
                         "far end of the core",
-                        Step.Measure.TEMPERATURE,
+                        Measure.TEMPERATURE,
                         FAR_END_WARM,
                         job.car().limits().limitK(),
                         true,
@@ -569,10 +565,10 @@ final class SheetWriter {
                         "Drive gently for a quarter of an hour, eyes on pressure and temperature; no load before the oil is warm")
                 .why("The first heat under way, with somewhere to stop")
                 .caution("Off the road at once if pressure falls. Oil on tyres or exhaust: stop, do not drive home.")
-                .figure("load from", Step.Measure.TEMPERATURE, LOADABLE, Step.Source.ESTIMATE, "usual in practice")
+                .figure("load from", Measure.TEMPERATURE, LOADABLE, Step.Source.ESTIMATE, "usual in practice")
                 .reading(new Step.Reading(
                         "highest oil temperature",
-                        Step.Measure.TEMPERATURE,
+                        Measure.TEMPERATURE,
                         Double.NEGATIVE_INFINITY,
                         job.car().limits().limitK(),
                         false,
@@ -591,15 +587,16 @@ final class SheetWriter {
         step(Stage.SECOND_CHECK, "second-level")
                 .what("Read the level, note what was added")
                 .why("The last air has left the core by now")
-                .reading(anything("oil topped up", Step.Measure.VOLUME))
+                .reading(anything("oil topped up", Measure.VOLUME))
                 .behind(Gate.BUMPER)
                 .add();
         step(Stage.SECOND_CHECK, "second-hand-over")
-                .what("Hand over: what was fitted and tightened, oil with the cooler's share, the next look at 500 km")
+                .what(
+                        "Hand over: what was fitted and tightened, oil with the cooler's share, the next look by the care plan")
                 .why("Whoever changes the oil next has to know of it")
                 .figure(
                         "oil at each change",
-                        Step.Measure.VOLUME,
+                        Measure.VOLUME,
                         job.car().oilVolume() + pressures.loopVolume(),
                         Step.Source.ESTIMATE,
                         OF_DESIGN)
@@ -610,7 +607,7 @@ final class SheetWriter {
     // ---- writing
     // ------------------------------------------------------------------------------------------------------------
 
-    private static Step.Reading anything(String name, Step.Measure measure) {
+    private static Step.Reading anything(String name, Measure measure) {
         return new Step.Reading(
                 name, measure, Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY, false, Optional.empty());
     }
@@ -651,11 +648,11 @@ final class SheetWriter {
             return this;
         }
 
-        Writing figure(String name, Step.Measure measure, double value, Step.Source source, String from) {
+        Writing figure(String name, Measure measure, double value, Step.Source source, String from) {
             return figure(name, measure, value, value, source, from);
         }
 
-        Writing figure(String name, Step.Measure measure, double low, double high, Step.Source source, String from) {
+        Writing figure(String name, Measure measure, double low, double high, Step.Source source, String from) {
             figures.add(new Step.Figure(name, measure, low, high, source, from));
             return this;
         }

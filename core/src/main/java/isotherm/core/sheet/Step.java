@@ -1,5 +1,6 @@
 package isotherm.core.sheet;
 
+import isotherm.core.message.Measure;
 import java.util.List;
 import java.util.Optional;
 
@@ -29,22 +30,6 @@ public record Step(
     /** Defensive copy. */
     public Step {
         figures = List.copyOf(figures);
-    }
-
-    /** What a figure measures, in SI units. */
-    public enum Measure {
-        /** Pa above ambient. */
-        PRESSURE,
-        /** K. */
-        TEMPERATURE,
-        /** N·m. */
-        TORQUE,
-        /** m³. */
-        VOLUME,
-        /** m. */
-        LENGTH,
-        /** rad. */
-        ANGLE
     }
 
     /** Where a figure comes from. */

@@ -1,17 +1,19 @@
 package isotherm.core.sheet;
 
 import isotherm.core.fluid.Units;
+import isotherm.core.message.Measure;
+import isotherm.core.message.Message;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.function.Supplier;
 
 /**
  * Watches the gauges while the engine is tried out, and says what is wrong. It is fed one sample after the other and is not
@@ -45,42 +47,15 @@ public final class Watch {
     /** Values are averaged over this, s. */
     private static final double AVERAGED = 8;
 
-    /** What can be wrong. */
-    public enum Fault {
-        /** There is no oil pressure. */
-        NO_PRESSURE(true),
-        /** Oil pressure falls away from where it was. */
-        PRESSURE_FALLS(true),
-        /** The thermostat does not open. */
-        THERMOSTAT_SHUT(true),
-        /** Nothing flows through the core. */
-        NO_FLOW(true),
-        /** The coolant gets too hot. */
-        COOLANT_HOT(true),
-        /** A sensor shows nothing any more. */
-        SENSOR_LOST(false);
-
-        private final boolean stop;
-
-        Fault(boolean stop) {
-            this.stop = stop;
-        }
-
-        /** @return whether the engine is to be stopped at once */
-        public boolean stop() {
-            return stop;
-        }
-    }
-
     /**
      * Something that is wrong.
      *
      * @param time when it was noticed, on the logger's clock, s
      * @param fault what it is
      * @param stop whether the engine is to be stopped at once
-     * @param words that in words, with what to do
+     * @param what that, with what to do
      */
-    public record Alarm(double time, Fault fault, boolean stop, String words) {}
+    public record Alarm(double time, Fault fault, boolean stop, Message what) {}
 
     private final Expectation expected;
     private final Map<Channel, Deque<double[]>> recent = new EnumMap<>(Channel.class);
@@ -138,10 +113,7 @@ public final class Watch {
                 Fault.COOLANT_HOT,
                 coolant.isPresent() && coolant.getAsDouble() > COOLANT_HOT,
                 LASTING,
-                () -> String.format(
-                        Locale.ROOT,
-                        "Stop the engine: the coolant is at %.0f °C. The fan does not run, or air stands in the coolant.",
-                        Units.celsius(coolant.orElse(Double.NaN))),
+                () -> Fault.COOLANT_HOT.say("what").with("coolant", Measure.TEMPERATURE, coolant.orElse(Double.NaN)),
                 alarms);
         return alarms;
     }
@@ -153,7 +125,7 @@ public final class Watch {
                 Fault.NO_PRESSURE,
                 running > GRACE && shown.isPresent() && shown.getAsDouble() < NO_PRESSURE,
                 1,
-                () -> "Stop the engine at once: there is no oil pressure.",
+                () -> Fault.NO_PRESSURE.say("what"),
                 alarms);
         OptionalDouble oil = mean(Channel.OIL, sample);
         if (shown.isEmpty() || oil.isEmpty() || running < GRACE) {
@@ -172,11 +144,10 @@ public final class Watch {
                 Fault.PRESSURE_FALLS,
                 ratio < FALLING * usual,
                 LASTING,
-                () -> String.format(
-                        Locale.ROOT,
-                        "Stop the engine at once: oil pressure has fallen to %.1f bar, where %.1f bar are usual now. Look for a leak, then at the level.",
-                        shown.getAsDouble() / 1e5,
-                        shown.getAsDouble() / ratio * usual / 1e5),
+                () -> Fault.PRESSURE_FALLS
+                        .say("what")
+                        .with("pressure", Measure.PRESSURE, shown.getAsDouble(), 1)
+                        .with("usual", Measure.PRESSURE, shown.getAsDouble() / ratio * usual, 1),
                 alarms);
     }
 
@@ -198,23 +169,21 @@ public final class Watch {
                 Fault.THERMOSTAT_SHUT,
                 cold && flows && expected.hasThermostat(),
                 WARM_UP,
-                () -> String.format(
-                        Locale.ROOT,
-                        "Stop the engine: the thermostat does not open. The oil is at %.0f °C, it should open at %.0f °C, and the far end of the core is at %.0f °C: only its bleed passes.",
-                        Units.celsius(oil.getAsDouble()),
-                        Units.celsius(expected.throughCoreFrom()),
-                        Units.celsius(far.getAsDouble())),
+                () -> Fault.THERMOSTAT_SHUT
+                        .say("what")
+                        .with("oil", Measure.TEMPERATURE, oil.getAsDouble())
+                        .with("opens", Measure.TEMPERATURE, expected.throughCoreFrom())
+                        .with("far", Measure.TEMPERATURE, far.getAsDouble()),
                 alarms);
         notice(
                 sample,
                 Fault.NO_FLOW,
                 cold && !(flows && expected.hasThermostat()),
                 WARM_UP,
-                () -> String.format(
-                        Locale.ROOT,
-                        "Stop the engine: nothing flows through the core. Oil at %.0f °C, far end of the core at %.0f °C: air stands in it, or a hose is shut. Let it cool, then fill core and hoses again.",
-                        Units.celsius(oil.getAsDouble()),
-                        Units.celsius(far.getAsDouble())),
+                () -> Fault.NO_FLOW
+                        .say("what")
+                        .with("oil", Measure.TEMPERATURE, oil.getAsDouble())
+                        .with("far", Measure.TEMPERATURE, far.getAsDouble()),
                 alarms);
     }
 
@@ -228,10 +197,7 @@ public final class Watch {
                         sample.time(),
                         Fault.SENSOR_LOST,
                         stop,
-                        stop
-                                ? "Stop the engine: the oil pressure shows nothing any more, and without it nobody knows."
-                                : "The " + c.words()
-                                        + " shows nothing any more: look at its plug, and read it by hand."));
+                        Fault.SENSOR_LOST.say("what").choose("stop", stop).say("channel", c.say("name"))));
             }
         });
     }
@@ -249,27 +215,20 @@ public final class Watch {
         silenceTold = true;
         return Optional.of(new Alarm(
                 heard,
-                Fault.SENSOR_LOST,
+                Fault.LOGGER_SILENT,
                 false,
-                String.format(
-                        Locale.ROOT,
-                        "The logger has sent nothing for %.0f s, and nothing watches the engine: read the car's own gauges, and stop"
-                                + " it if they show nothing.",
-                        LOST)));
+                Fault.LOGGER_SILENT.say("what").with("seconds", Measure.TIME, LOST)));
     }
 
-    private interface Words {
-        String say();
-    }
-
-    private void notice(Sample sample, Fault fault, boolean there, double lasting, Words words, List<Alarm> alarms) {
+    private void notice(
+            Sample sample, Fault fault, boolean there, double lasting, Supplier<Message> what, List<Alarm> alarms) {
         if (!there) {
             since.remove(fault);
             return;
         }
         double from = since.computeIfAbsent(fault, f -> sample.time());
         if (sample.time() - from >= lasting && told.add(fault)) {
-            alarms.add(new Alarm(sample.time(), fault, fault.stop(), words.say()));
+            alarms.add(new Alarm(sample.time(), fault, fault.stop(), what.get()));
         }
     }
 

@@ -1,36 +1,41 @@
 package isotherm.core.simulate;
 
 import isotherm.core.heat.HeatSchool;
+import isotherm.core.message.MessageTopic;
+import java.util.List;
 
 /** A number of the model that neither tape nor data sheet gives: believed within its prior, or learned from a log. */
-public enum Factor {
+public enum Factor implements MessageTopic {
     /** Factor on the heat into the oil. */
-    HEAT("heat into the oil", 0.15),
+    HEAT(0.15),
     /** Factor on the passive losses of sump and block. */
-    LOSSES("passive losses", 0.20),
+    LOSSES(0.20),
     /** Factor on the oil and the metal that follows it. */
-    MASS("thermal mass", 0.25),
+    MASS(0.25),
     /** Factor on the core's efficacy. */
-    EFFICACY("efficacy of the core", 0.125),
+    EFFICACY(0.125),
     /** Factor on the share of the air pressure that arrives. */
-    AIR("air that arrives", 0.12),
+    AIR(0.12),
     /** Factor on the heat into the coolant under load. */
-    COOLANT("heat into the coolant", 0.15);
+    COOLANT(0.15);
 
     /** Oil temperature at which its heat capacity is weighed against the metal's, K. */
     private static final double WARM_K = 363;
 
-    private final String words;
     private final double spread;
 
-    Factor(String words, double spread) {
-        this.words = words;
+    Factor(double spread) {
         this.spread = spread;
     }
 
-    /** @return what it is, in words */
-    public String words() {
-        return words;
+    @Override
+    public String chapter() {
+        return "factor";
+    }
+
+    @Override
+    public List<String> parts() {
+        return List.of("name");
     }
 
     /** @return standard deviation of its logarithm before any log (default), about a share of the nominal value */

@@ -4,6 +4,7 @@ import isotherm.core.exchanger.CoreModel;
 import isotherm.core.fluid.Oil;
 import isotherm.core.fluid.Units;
 import isotherm.core.hydraulics.OilCircuit;
+import isotherm.core.message.MessageTopic;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -27,10 +28,36 @@ public record PressureCheck(List<Point> points, double primeSeconds, double drai
     /** Speed of the torque peak over the highest speed (default). */
     public static final double TORQUE_PEAK_SHARE = 0.6;
 
+    /** Where the pressure is looked at. */
+    public enum Kind implements MessageTopic {
+        /** Hot oil, idle. */
+        HOT_IDLE,
+        /** Hot oil at the torque peak. */
+        HOT_TORQUE_PEAK,
+        /** Hot oil at the highest speed. */
+        HOT_HIGHEST_SPEED,
+        /** Cold oil, idle. */
+        COLD_IDLE,
+        /** Cold oil at the torque peak. */
+        COLD_TORQUE_PEAK,
+        /** Cold oil at the highest speed. */
+        COLD_HIGHEST_SPEED;
+
+        @Override
+        public String chapter() {
+            return "pressurePoint";
+        }
+
+        @Override
+        public List<String> parts() {
+            return List.of("name");
+        }
+    }
+
     /**
      * One point.
      *
-     * @param name what it is
+     * @param kind what it is
      * @param rpm engine speed, 1/min
      * @param oilK oil temperature, K
      * @param gallery gallery pressure with the design, Pa above ambient
@@ -40,7 +67,7 @@ public record PressureCheck(List<Point> points, double primeSeconds, double drai
      * @param relief flow over the relief valve, m³/s
      */
     public record Point(
-            String name,
+            Kind kind,
             double rpm,
             double oilK,
             double gallery,
@@ -63,14 +90,31 @@ public record PressureCheck(List<Point> points, double primeSeconds, double drai
         List<Point> points = new ArrayList<>();
         for (boolean hot : new boolean[] {true, false}) {
             double oilK = hot ? hotK : COLD_K;
-            String state = hot ? "hot" : "cold";
-            points.add(
-                    point(circuit, design, core, state + " idle", car.engine().idleRpm(), oilK, IDLE_FLOOR));
             double torque = TORQUE_PEAK_SHARE * top;
             points.add(point(
-                    circuit, design, core, state + " torque peak", torque, oilK, FLOOR_PER_1000_RPM * torque / 1000));
-            points.add(
-                    point(circuit, design, core, state + " highest speed", top, oilK, FLOOR_PER_1000_RPM * top / 1000));
+                    circuit,
+                    design,
+                    core,
+                    hot ? Kind.HOT_IDLE : Kind.COLD_IDLE,
+                    car.engine().idleRpm(),
+                    oilK,
+                    IDLE_FLOOR));
+            points.add(point(
+                    circuit,
+                    design,
+                    core,
+                    hot ? Kind.HOT_TORQUE_PEAK : Kind.COLD_TORQUE_PEAK,
+                    torque,
+                    oilK,
+                    FLOOR_PER_1000_RPM * torque / 1000));
+            points.add(point(
+                    circuit,
+                    design,
+                    core,
+                    hot ? Kind.HOT_HIGHEST_SPEED : Kind.COLD_HIGHEST_SPEED,
+                    top,
+                    oilK,
+                    FLOOR_PER_1000_RPM * top / 1000));
         }
         double volume = design.cooler().map(c -> c.loop().volume(core.get())).orElse(0.0);
         return new PressureCheck(
@@ -84,7 +128,7 @@ public record PressureCheck(List<Point> points, double primeSeconds, double drai
             OilCircuit circuit,
             Design design,
             Optional<CoreModel> core,
-            String name,
+            Kind kind,
             double rpm,
             double oilK,
             double floor) {
@@ -95,7 +139,7 @@ public record PressureCheck(List<Point> points, double primeSeconds, double drai
         OilCircuit.Point with = circuit.at(rpm, oilK, design.cooler().map(Design.Cooler::loop), core, lift);
         OilCircuit.Point bare = circuit.at(rpm, oilK, Optional.empty(), Optional.empty(), 0);
         return new Point(
-                name,
+                kind,
                 rpm,
                 oilK,
                 with.galleryPressure(),

@@ -3,6 +3,8 @@ package isotherm.core.care;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import isotherm.core.message.Measure;
+import isotherm.core.message.Message;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -57,7 +59,8 @@ class CareBookTest {
         assertThat(due("joints", BUILT).urgency()).isEqualTo(CareBook.Urgency.LATER);
         happened(Task.Happening.FIRST_DRIVE, BUILT.plusDays(2));
         assertThat(due("joints", BUILT.plusDays(2)).urgency()).isEqualTo(CareBook.Urgency.DUE);
-        assertThat(due("joints", BUILT.plusDays(2)).reason()).contains("first drive on 2026-03-03");
+        assertThat(due("joints", BUILT.plusDays(2)).reasons())
+                .contains(happened(Task.Happening.FIRST_DRIVE, "2026-03-03"));
         done("joints", BUILT.plusDays(3));
         assertThat(due("joints", BUILT.plusDays(3)).urgency()).isEqualTo(CareBook.Urgency.LATER);
         assertThat(due("joints", BUILT.plusDays(3)).date()).hasValue(LocalDate.of(2027, 3, 4));
@@ -79,7 +82,8 @@ class CareBookTest {
     void changingOilAndFilterAsksForTheCentreBoltByItself() {
         done("oil", BUILT.plusDays(20));
         assertThat(due("centre-bolt", BUILT.plusDays(20)).urgency()).isEqualTo(CareBook.Urgency.DUE);
-        assertThat(due("centre-bolt", BUILT.plusDays(20)).reason()).isEqualTo("filter change on 2026-03-21");
+        assertThat(due("centre-bolt", BUILT.plusDays(20)).reasons())
+                .containsExactly(happened(Task.Happening.FILTER_CHANGE, "2026-03-21"));
         done("centre-bolt", BUILT.plusDays(21));
         assertThat(due("centre-bolt", BUILT.plusDays(21)).urgency()).isEqualTo(CareBook.Urgency.LATER);
         CareEntry second = done("oil", BUILT.plusDays(60));
@@ -99,11 +103,13 @@ class CareBookTest {
     void fiveHundredKilometresAreLookedAtOnce() {
         driven(START + 300e3, 3, BUILT.plusDays(5));
         assertThat(due("joints-500", BUILT.plusDays(5)).urgency()).isEqualTo(CareBook.Urgency.LATER);
-        assertThat(due("joints-500", BUILT.plusDays(5)).reason()).isEqualTo("in 200 km");
+        assertThat(due("joints-500", BUILT.plusDays(5)).reasons())
+                .containsExactly(CareReason.DISTANCE_LEFT.say("text").with("distance", Measure.TRAVEL, 200e3));
         driven(START + 470e3, 1, BUILT.plusDays(6));
         assertThat(due("joints-500", BUILT.plusDays(6)).urgency()).isEqualTo(CareBook.Urgency.SOON);
         driven(START + 560e3, 1, BUILT.plusDays(7));
-        assertThat(due("joints-500", BUILT.plusDays(7)).reason()).isEqualTo("60 km over");
+        assertThat(due("joints-500", BUILT.plusDays(7)).reasons())
+                .containsExactly(CareReason.DISTANCE_OVER.say("text").with("distance", Measure.TRAVEL, 60e3));
         done("joints-500", BUILT.plusDays(8));
         driven(START + 9000e3, 1, BUILT.plusDays(90));
         assertThat(due("joints-500", BUILT.plusDays(90)).urgency()).isEqualTo(CareBook.Urgency.DONE);
@@ -116,7 +122,10 @@ class CareBookTest {
         driven(START + 1200e3, 85, BUILT.plusDays(40));
         assertThat(due("oil", BUILT.plusDays(40)).urgency()).as("hours").isEqualTo(CareBook.Urgency.DUE);
         done("oil", BUILT.plusDays(41));
-        assertThat(due("oil", BUILT.plusDays(41)).reason()).contains("in 200 h at 100 °C");
+        assertThat(due("oil", BUILT.plusDays(41)).reasons()).anySatisfy(r -> {
+            assertThat(r.key()).isEqualTo(CareReason.HOURS_LEFT.key("text"));
+            assertThat(r.figure("hours")).isEqualTo(200);
+        });
         driven(START + 11_300e3, 10, BUILT.plusDays(100));
         assertThat(due("oil", BUILT.plusDays(100)).urgency()).as("distance").isEqualTo(CareBook.Urgency.DUE);
         done("oil", BUILT.plusDays(101));
@@ -145,7 +154,8 @@ class CareBookTest {
         List<CareBook.Due> all = book().due(BUILT.plusDays(1));
         assertThat(all).isSortedAccordingTo((a, b) -> a.urgency().compareTo(b.urgency()));
         assertThat(all.get(0).task().id()).isIn("chafe", "fins");
-        assertThat(due("oil", BUILT).task().what()).contains("6.30 L", "0.80 L are the cooler's");
+        assertThat(due("oil", BUILT).task().what().figure("all")).isEqualTo(6.3e-3, within(1e-9));
+        assertThat(due("oil", BUILT).task().what().figure("cooler")).isEqualTo(0.8e-3, within(1e-9));
         assertThat(due("hoses", BUILT).date()).hasValue(BUILT.plusYears(6));
     }
 
@@ -235,7 +245,8 @@ class CareBookTest {
                 OptionalDouble.empty(),
                 "6.3 L");
         driven(START + 5000e3, 0, BUILT.plusDays(60));
-        assertThat(due("oil", BUILT.plusDays(60)).reason()).contains("in 7000 km");
+        assertThat(due("oil", BUILT.plusDays(60)).reasons())
+                .contains(CareReason.DISTANCE_LEFT.say("text").with("distance", Measure.TRAVEL, 7000e3));
         assertThat(due("oil", BUILT.plusDays(60)).last()).isPresent();
     }
 
@@ -259,7 +270,11 @@ class CareBookTest {
                 .findFirst()
                 .orElseThrow();
         assertThat(look.urgency()).isEqualTo(CareBook.Urgency.LATER);
-        assertThat(look.reason()).isEqualTo("the odometer was not read yet");
+        assertThat(look.reasons()).containsExactly(CareReason.NO_ODOMETER.say("text"));
         assertThat(blind.tasks()).as("hoses of unknown age").noneMatch(t -> t.id().equals("hoses"));
+    }
+
+    private static Message happened(Task.Happening event, String day) {
+        return CareReason.HAPPENED.say("text").choose("event", event).name("day", day);
     }
 }

@@ -85,7 +85,7 @@ class LapProfileTest {
         SessionComparison.Result r = SessionComparison.compare(
                 session(LapProfileTest::twisty, 390), session(LapProfileTest::other, 380), Optional.empty(), 1);
         assertThat(r.verdict()).isEqualTo(SessionComparison.Verdict.TOO_UNLIKE);
-        assertThat(r.words()).anySatisfy(w -> assertThat(w).contains("not of one circuit"));
+        assertThat(r.reasons()).anySatisfy(w -> assertThat(w.key()).isEqualTo(ComparisonReason.CIRCUIT.key("text")));
     }
 
     @Test

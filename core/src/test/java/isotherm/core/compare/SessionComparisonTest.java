@@ -8,6 +8,7 @@ import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
 import isotherm.core.duty.Weather;
 import isotherm.core.fluid.Units;
+import isotherm.core.message.Value;
 import isotherm.core.simulate.Car;
 import isotherm.core.simulate.DemoCars;
 import isotherm.core.simulate.Design;
@@ -54,7 +55,7 @@ class SessionComparisonTest {
         assertThat(r.verdict()).isEqualTo(SessionComparison.Verdict.COOLER);
         assertThat(r.difference().value()).isBetween(-70.0, -15.0);
         assertThat(r.riseAfter().value()).isLessThan(r.riseBefore().value());
-        assertThat(r.words().get(0)).contains("cooler");
+        assertThat(r.reasons().get(0).values().get("way")).isEqualTo(new Value.Choice("COOLER"));
     }
 
     @Test
@@ -128,10 +129,10 @@ class SessionComparisonTest {
         SessionComparison.Result slow = SessionComparison.compare(
                 logged(Design.NO_COOLER, 30, 1, 1), logged(Design.NO_COOLER, 30, 0.35, 2), Optional.empty(), 7);
         assertThat(slow.verdict()).isEqualTo(SessionComparison.Verdict.TOO_UNLIKE);
-        assertThat(slow.words().get(0)).contains("pace");
+        assertThat(slow.reasons().get(0).key()).isEqualTo(ComparisonReason.PACE.key("text"));
         SessionComparison.Result winter = SessionComparison.compare(
                 logged(Design.NO_COOLER, 30, 1, 1), logged(Design.NO_COOLER, 2, 1, 2), Optional.empty(), 7);
-        assertThat(winter.words().get(0)).contains("days");
+        assertThat(winter.reasons().get(0).key()).isEqualTo(ComparisonReason.DAYS.key("text"));
     }
 
     @Test
@@ -145,7 +146,7 @@ class SessionComparisonTest {
                 Optional.empty(),
                 7);
         assertThat(r.verdict()).isEqualTo(SessionComparison.Verdict.TOO_UNLIKE);
-        assertThat(r.words()).isNotEmpty();
+        assertThat(r.reasons()).isNotEmpty();
     }
 
     @Test

@@ -10,6 +10,7 @@ import isotherm.core.duty.Duty;
 import isotherm.core.duty.LogDuty;
 import isotherm.core.duty.Trailer;
 import isotherm.core.heat.HeatSchool;
+import isotherm.core.message.Value;
 import isotherm.core.simulate.Belief;
 import isotherm.core.simulate.Car;
 import isotherm.core.simulate.DemoCars;
@@ -107,7 +108,8 @@ class LogFitTest {
         Made made = made(1.1, 1.0, cooled, 7);
         LogFit.Result r = LogFit.fit(CAR, cooled, made.log(), made.oilK(), Optional.empty());
         assertThat(r.estimates()).hasSize(5);
-        assertThat(r.words()).anySatisfy(w -> assertThat(w).containsAnyOf("cannot tell", "says little about"));
+        assertThat(r.notes())
+                .anySatisfy(w -> assertThat(w.key()).isIn(FitNote.TIED.key("text"), FitNote.LITTLE.key("text")));
         for (int i = 0; i < 5; i++) {
             assertThat(r.correlation()[i][i]).isCloseTo(1, within(1e-9));
             for (int j = 0; j < 5; j++) {
@@ -137,7 +139,7 @@ class LogFitTest {
                 l.weather());
         LogFit.Result r = LogFit.fit(CAR, Design.NO_COOLER, gapped, pick(made.oilK(), keep), Optional.empty());
         assertThat(gapped.gaps()).hasSize(1);
-        assertThat(r.words()).anySatisfy(w -> assertThat(w).contains("1 gap of"));
+        assertThat(r.notes()).anySatisfy(w -> assertThat(w.values().get("gaps")).isEqualTo(new Value.Count(1)));
         assertThat(of(r, Factor.HEAT).factor()).isBetween(0.9, 1.1);
     }
 
@@ -203,11 +205,11 @@ class LogFitTest {
     void aFactorThatNobodyWouldBelieveIsPointedOut() {
         Made wrongUnits = made(2.5, 1.0, Design.NO_COOLER, 21);
         assertThat(LogFit.fit(CAR, Design.NO_COOLER, wrongUnits.log(), wrongUnits.oilK(), Optional.empty())
-                        .words())
-                .anySatisfy(w -> assertThat(w).contains("far outside of what is usual"));
+                        .notes())
+                .anySatisfy(w -> assertThat(w.key()).isEqualTo(FitNote.FAR.key("text")));
         Made usual = made(1.1, 1.0, Design.NO_COOLER, 22);
         assertThat(LogFit.fit(CAR, Design.NO_COOLER, usual.log(), usual.oilK(), Optional.empty())
-                        .words())
-                .noneSatisfy(w -> assertThat(w).contains("far outside"));
+                        .notes())
+                .noneSatisfy(w -> assertThat(w.key()).isEqualTo(FitNote.FAR.key("text")));
     }
 }

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import isotherm.core.airflow.Place;
 import isotherm.core.exchanger.Core;
+import isotherm.core.message.Message;
+import isotherm.core.message.Value;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -123,12 +125,24 @@ class NoseFitTest {
     }
 
     @Test
-    void whatCannotStaySoIsSaidInMillimetres() {
-        assertThat(fit(at(0, 0.29, 0.03)).problems()).anyMatch(w -> w.contains("30 mm into the part that crushes"));
-        assertThat(fit(at(0, 0.29, -0.02)).problems()).anyMatch(w -> w.contains("20 mm out of the skin"));
-        assertThat(fit(at(0, 0.40, 0.1)).problems()).anyMatch(w -> w.contains("where crash beam is"));
-        assertThat(fit(at(0, 0.29, 0.265)).problems()).anyMatch(w -> w.contains("5 mm to radiator"));
-        assertThat(fit(at(0, 0.22, 0.2)).problems()).anyMatch(w -> w.contains("skid plate"));
+    void whatCannotStaySoIsSaidWithItsFigure() {
+        assertThat(fit(at(0, 0.29, 0.03)).problems())
+                .anyMatch(w -> says(w, NoseProblem.CRUSHED) && near(w.figure("distance"), 30e-3));
+        assertThat(fit(at(0, 0.29, -0.02)).problems())
+                .anyMatch(w -> says(w, NoseProblem.OUT_OF_SKIN) && near(w.figure("distance"), 20e-3));
+        assertThat(fit(at(0, 0.40, 0.1)).problems())
+                .contains(NoseProblem.TAKEN.say("problem").name("part", "crash beam"));
+        assertThat(fit(at(0, 0.29, 0.265)).problems())
+                .anyMatch(w -> says(w, NoseProblem.RUBS) && near(w.figure("distance"), 5e-3));
+        assertThat(fit(at(0, 0.22, 0.2)).problems()).anyMatch(w -> says(w, NoseProblem.NO_SKID_PLATE));
+    }
+
+    private static boolean says(Message w, NoseProblem problem) {
+        return w.key().equals(problem.key("problem"));
+    }
+
+    private static boolean near(double value, double expected) {
+        return Math.abs(value - expected) < 1e-9;
     }
 
     @Test
@@ -138,10 +152,13 @@ class NoseFitTest {
                 new Placement.Mount(0.4, 0, 6.5e-3, Placement.Method.CLAMP, false));
         NoseFit f = fit(new Placement(0, 0.41, 0.2, 0, false, false, false, two));
         assertThat(f.problems())
-                .anyMatch(w -> w.contains("three points"))
-                .anyMatch(w -> w.contains("rubber"))
-                .anyMatch(w -> w.contains("Mount 1 leaves 50 mm"))
-                .anyMatch(w -> w.contains("Mount 2 is more than 40 mm outside"));
+                .anyMatch(w -> says(w, NoseProblem.FEW_MOUNTS))
+                .anyMatch(w -> says(w, NoseProblem.NO_RUBBER))
+                .anyMatch(w -> says(w, NoseProblem.NO_TOOL_ROOM)
+                        && w.values().get("mount").equals(new Value.Count(1))
+                        && near(w.figure("room"), 50e-3))
+                .anyMatch(w -> says(w, NoseProblem.MOUNT_OUTSIDE)
+                        && w.values().get("mount").equals(new Value.Count(2)));
     }
 
     @ParameterizedTest

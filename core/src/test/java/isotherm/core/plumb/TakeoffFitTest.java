@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import isotherm.core.catalogue.PlumbingParts;
+import isotherm.core.message.Value;
 import java.util.List;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import org.junit.jupiter.api.Test;
@@ -42,9 +43,9 @@ class TakeoffFitTest {
                 .orElseThrow();
     }
 
-    private static List<String> misfits(FilterStand stand, String part, double clock, boolean exchanger) {
+    private static List<Misfit.Kind> misfits(FilterStand stand, String part, double clock, boolean exchanger) {
         return TakeoffFit.of(stand, part(part), clock, exchanger).misfits().stream()
-                .map(TakeoffFit.Misfit::what)
+                .map(Misfit::kind)
                 .toList();
     }
 
@@ -60,8 +61,9 @@ class TakeoffFitTest {
     void wrongThreadNamesTheRightOne() {
         TakeoffFit fit = TakeoffFit.of(stand("M22x1.5", 0.024, 0.2, 0, FILTER), part("HP-M20"), 0, false);
         assertThat(fit.misfits()).singleElement().satisfies(m -> {
-            assertThat(m.figure()).isEqualTo("M20x1.5 on M22x1.5");
-            assertThat(m.remedy()).contains("M22x1.5");
+            assertThat(m.kind()).isEqualTo(Misfit.Kind.THREAD);
+            assertThat(m.what().values()).containsEntry("has", new Value.Name("M20x1.5"));
+            assertThat(m.remedy().values()).containsEntry("wanted", new Value.Name("M22x1.5"));
         });
     }
 
@@ -70,9 +72,10 @@ class TakeoffFitTest {
         TakeoffFit fit = TakeoffFit.of(stand("M20x1.5", 0.024, 0.12, 0, FILTER), part("HPG-M20"), 0, false);
         // 38 and 90 mm in 120 less 15 for the hand.
         assertThat(fit.misfits()).singleElement().satisfies(m -> {
-            assertThat(m.what()).isEqualTo("Stack height");
-            assertThat(m.figure()).isEqualTo("128 mm in 105 mm");
-            assertThat(m.remedy()).contains("23 mm shorter").contains("remote");
+            assertThat(m.kind()).isEqualTo(Misfit.Kind.FILTER_ROOM);
+            assertThat(m.what().figure("needs")).isEqualTo(0.128, within(1e-9));
+            assertThat(m.what().figure("has")).isEqualTo(0.105, within(1e-9));
+            assertThat(m.remedy().figure("shorter")).isEqualTo(0.023, within(1e-9));
         });
         assertThat(misfits(stand("M20x1.5", 0.024, 0.12, 0, FILTER), "HR-M20", 0, false))
                 .as("a remote filter takes the filter away")
@@ -82,25 +85,25 @@ class TakeoffFitTest {
     @Test
     void exchangerThatStaysTakesThreadAndAnExtensionGivesItBack() {
         FilterStand stand = stand("M20x1.5", 0.024, 0.3, 0.018, FILTER);
-        assertThat(misfits(stand, "HP-M20", 0, true)).containsExactly("Thread engagement");
+        assertThat(misfits(stand, "HP-M20", 0, true)).containsExactly(Misfit.Kind.ENGAGEMENT);
         assertThat(misfits(stand, "HP-M20", 0, false)).isEmpty();
         TakeoffFit fit = TakeoffFit.of(stand, part("HP-M20"), 0, true);
         // 16 mm are wanted in M20, 6 are left.
-        assertThat(fit.misfits().get(0).remedy()).contains("10 mm longer");
+        assertThat(fit.misfits().get(0).remedy().figure("longer")).isEqualTo(0.010, within(1e-9));
     }
 
     @Test
     void gasketHasToLieOnTheFace() {
         FilterStand small = new FilterStand(
                 "M20x1.5", 0.058, 0.068, 0.024, Vector3D.ZERO, Vector3D.MINUS_J, 0.3, 0, FILTER, List.of());
-        assertThat(misfits(small, "HP-M20", 0, false)).containsExactly("Gasket on the engine's face");
+        assertThat(misfits(small, "HP-M20", 0, false)).containsExactly(Misfit.Kind.FACE_GASKET);
     }
 
     @Test
     void filterNeedsItsValves() {
         FilterStand.Filter dry = new FilterStand.Filter(0.066, 0.09, 0.076, false, true, false, false);
         assertThat(misfits(stand("M20x1.5", 0.024, 0.2, 0, dry), "HP-M20", 0, false))
-                .containsExactly("Filter without anti-drain-back valve", "Filter without by-pass valve");
+                .containsExactly(Misfit.Kind.NO_ANTI_DRAIN_BACK, Misfit.Kind.NO_BYPASS);
         FilterStand.Filter inEngine = new FilterStand.Filter(0.066, 0.09, 0.076, false, false, false, true);
         assertThat(misfits(stand("M20x1.5", 0.024, 0.2, 0, inEngine), "HP-M20", 0, false))
                 .isEmpty();
@@ -116,11 +119,13 @@ class TakeoffFitTest {
                 FILTER,
                 new FilterStand.Neighbour("block", Math.toRadians(-40), Math.toRadians(50), 0.07));
         TakeoffFit fit = TakeoffFit.of(stand, part("HP-M20"), 0, false);
-        assertThat(fit.misfits()).singleElement().satisfies(m -> assertThat(m.what())
-                .isEqualTo("Port towards block"));
+        assertThat(fit.misfits()).singleElement().satisfies(m -> {
+            assertThat(m.kind()).isEqualTo(Misfit.Kind.PORT_TOWARDS);
+            assertThat(m.what().values()).containsEntry("neighbour", new Value.Name("block"));
+        });
         double free = fit.freeClock().orElseThrow();
         assertThat(misfits(stand, "HP-M20", free, false)).isEmpty();
-        assertThat(fit.misfits().get(0).remedy()).contains(Math.round(Math.toDegrees(free)) + "°");
+        assertThat(fit.misfits().get(0).remedy().figure("clock")).isEqualTo(free);
     }
 
     @Test
@@ -128,7 +133,7 @@ class TakeoffFitTest {
         FilterStand stand = stand("M20x1.5", 0.024, 0.2, 0, FILTER, new FilterStand.Neighbour("mount", 3, 4, 0.03));
         assertThat(TakeoffFit.of(stand, part("HP-M20"), 0, false).misfits())
                 .singleElement()
-                .satisfies(m -> assertThat(m.remedy()).contains("spacer"));
+                .satisfies(m -> assertThat(m.kind()).isEqualTo(Misfit.Kind.PLATE_BESIDE));
     }
 
     @Test
@@ -137,7 +142,7 @@ class TakeoffFitTest {
                 stand("M20x1.5", 0.024, 0.2, 0, FILTER, new FilterStand.Neighbour("well", 0, 2 * Math.PI, 0.06));
         TakeoffFit fit = TakeoffFit.of(stand, part("HP-M20"), 0, false);
         assertThat(fit.freeClock()).isEmpty();
-        assertThat(fit.misfits().get(0).remedy()).contains("No clock angle is free");
+        assertThat(fit.misfits().get(0).remedy().values()).containsEntry("free", new Value.Choice("no"));
     }
 
     @ParameterizedTest
@@ -158,7 +163,7 @@ class TakeoffFitTest {
     void aFilterWhoseGasketMissesThePlateIsNamed() {
         FilterStand.Filter wide = new FilterStand.Filter(0.092, 0.09, 0.1, true, false, true, false);
         assertThat(misfits(stand("M20x1.5", 0.024, 0.2, 0, wide), "HP-M20", 0, false))
-                .containsExactly("Filter on the plate");
+                .containsExactly(Misfit.Kind.FILTER_GASKET);
         assertThat(misfits(stand("M20x1.5", 0.024, 0.2, 0, wide), "HR-M20", 0, false))
                 .as("no filter sits on a remote head's adaptor")
                 .isEmpty();
@@ -168,9 +173,9 @@ class TakeoffFitTest {
     void aRemoteHeadsAdaptorNeedsRoomForItselfAlone() {
         TakeoffFit fit = TakeoffFit.of(stand("M20x1.5", 0.024, 0.02, 0, FILTER), part("HR-M20"), 0, false);
         assertThat(fit.misfits()).singleElement().satisfies(m -> {
-            assertThat(m.what()).isEqualTo("Stack height");
-            assertThat(m.figure()).isEqualTo("24 mm in 20 mm");
-            assertThat(m.remedy()).isEqualTo("Take a lower plate");
+            assertThat(m.kind()).isEqualTo(Misfit.Kind.PLATE_ROOM);
+            assertThat(m.what().figure("needs")).isEqualTo(0.024, within(1e-9));
+            assertThat(m.what().figure("has")).isEqualTo(0.020, within(1e-9));
         });
     }
 
@@ -179,9 +184,10 @@ class TakeoffFitTest {
         // M20 wants 16 mm of thread; 11 are there.
         TakeoffFit fit = TakeoffFit.of(stand("M20x1.5", 0.011, 0.2, 0, FILTER), part("HP-M20"), 0, false);
         assertThat(fit.misfits()).singleElement().satisfies(m -> {
-            assertThat(m.figure()).isEqualTo("11 mm of 16 mm");
-            assertThat(m.why()).contains("too few turns");
-            assertThat(m.remedy()).contains("5 mm longer").doesNotContain("exchanger");
+            assertThat(m.what().figure("has")).isEqualTo(0.011, within(1e-9));
+            assertThat(m.what().figure("needs")).isEqualTo(0.016, within(1e-9));
+            assertThat(m.why().values()).containsEntry("exchanger", new Value.Choice("no"));
+            assertThat(m.remedy().figure("longer")).isEqualTo(0.005, within(1e-9));
         });
     }
 

@@ -39,11 +39,12 @@ class WatchTest {
         return run(EXPECTED, fault);
     }
 
-    private static void only(List<Watch.Alarm> alarms, Watch.Fault fault, boolean stop, String words) {
+    private static void only(List<Watch.Alarm> alarms, Fault fault, boolean stop, String... figures) {
         assertThat(alarms).singleElement().satisfies(a -> {
             assertThat(a.fault()).isEqualTo(fault);
             assertThat(a.stop()).isEqualTo(stop);
-            assertThat(a.words()).contains(words);
+            assertThat(a.what().key()).isEqualTo(fault.key("what"));
+            assertThat(a.what().values()).containsOnlyKeys(figures);
         });
     }
 
@@ -63,24 +64,20 @@ class WatchTest {
         List<Watch.Alarm> alarms = run((t, v) -> v.computeIfPresent(Channel.OIL_PRESSURE, (c, p) -> t > 100 ? 0 : p));
         assertThat(alarms.get(0).stop()).isTrue();
         assertThat(alarms.get(0).time()).isLessThan(112);
-        assertThat(alarms).anyMatch(a -> a.fault() == Watch.Fault.NO_PRESSURE);
+        assertThat(alarms).anyMatch(a -> a.fault() == Fault.NO_PRESSURE);
     }
 
     @Test
     void aSlowLeakIsToldBeforeHalfThePressureIsGone() {
         List<Watch.Alarm> alarms =
                 run((t, v) -> v.computeIfPresent(Channel.OIL_PRESSURE, (c, p) -> p * Math.exp(-t / 400)));
-        only(alarms, Watch.Fault.PRESSURE_FALLS, true, "Look for a leak");
+        only(alarms, Fault.PRESSURE_FALLS, true, "pressure", "usual");
         assertThat(Math.exp(-alarms.get(0).time() / 400)).isGreaterThan(0.5);
     }
 
     @Test
     void aThermostatThatStaysShutIsTold() {
-        only(
-                run((t, v) -> v.put(Channel.CORE_FAR, 305.0)),
-                Watch.Fault.THERMOSTAT_SHUT,
-                true,
-                "the thermostat does not open");
+        only(run((t, v) -> v.put(Channel.CORE_FAR, 305.0)), Fault.THERMOSTAT_SHUT, true, "oil", "opens", "far");
     }
 
     @Test
@@ -90,9 +87,10 @@ class WatchTest {
                     v.put(Channel.CORE_FAR, 295.0);
                     v.put(Channel.OIL_RETURN, 300.0);
                 }),
-                Watch.Fault.NO_FLOW,
+                Fault.NO_FLOW,
                 true,
-                "nothing flows through the core");
+                "oil",
+                "far");
     }
 
     @Test
@@ -100,30 +98,28 @@ class WatchTest {
         Expectation none = new Expectation(EXPECTED.pressure(), 338, false);
         assertThat(run(none, (t, v) -> v.put(Channel.CORE_FAR, 295.0)))
                 .extracting(Watch.Alarm::fault)
-                .containsExactly(Watch.Fault.NO_FLOW);
+                .containsExactly(Fault.NO_FLOW);
     }
 
     @Test
     void aFanThatDoesNotRunIsToldByTheCoolant() {
-        only(
-                run((t, v) -> v.put(Channel.COOLANT, 293 + t * 0.2)),
-                Watch.Fault.COOLANT_HOT,
-                true,
-                "The fan does not run");
+        only(run((t, v) -> v.put(Channel.COOLANT, 293 + t * 0.2)), Fault.COOLANT_HOT, true, "coolant");
     }
 
     @Test
     void aSensorThatShowsNothingIsToldAndDoesNotStopTheEngineUnlessItIsThePressure() {
         only(
                 run((t, v) -> v.compute(Channel.CORE_FAR, (c, x) -> t > 60 ? null : x)),
-                Watch.Fault.SENSOR_LOST,
+                Fault.SENSOR_LOST,
                 false,
-                "far end of the core shows nothing");
+                "channel",
+                "stop");
         only(
                 run((t, v) -> v.compute(Channel.OIL_PRESSURE, (c, x) -> t > 60 ? null : x)),
-                Watch.Fault.SENSOR_LOST,
+                Fault.SENSOR_LOST,
                 true,
-                "Stop the engine");
+                "channel",
+                "stop");
     }
 
     @Test
@@ -141,7 +137,7 @@ class WatchTest {
                 double rpm = t < 40 ? 2000 : 0;
                 Map<Channel, Double> v = Map.of(Channel.RPM, rpm, Channel.OIL_PRESSURE, 0.0, Channel.OIL, 300.0);
                 told += (int) watch.take(new Sample(start * 60 + t, v)).stream()
-                        .filter(a -> a.fault() == Watch.Fault.NO_PRESSURE)
+                        .filter(a -> a.fault() == Fault.NO_PRESSURE)
                         .count();
             }
         }
@@ -154,9 +150,9 @@ class WatchTest {
         watch.take(new Sample(7, Map.of(Channel.RPM, 0.0)));
         assertThat(watch.silent(9.9)).isEmpty();
         assertThat(watch.silent(10)).hasValueSatisfying(a -> {
-            assertThat(a.fault()).isEqualTo(Watch.Fault.SENSOR_LOST);
+            assertThat(a.fault()).isEqualTo(Fault.LOGGER_SILENT);
             assertThat(a.time()).isEqualTo(7);
-            assertThat(a.words()).contains("nothing for 10 s", "read the car's own gauges");
+            assertThat(a.what().figure("seconds")).isEqualTo(10);
         });
         assertThat(watch.silent(11)).isEmpty();
         watch.take(new Sample(30, Map.of(Channel.RPM, 0.0)));

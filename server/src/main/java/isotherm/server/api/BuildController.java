@@ -1,5 +1,6 @@
 package isotherm.server.api;
 
+import isotherm.core.message.Measure;
 import isotherm.server.build.BuildService;
 import isotherm.server.build.LiveGauges;
 import isotherm.server.catalogue.PlumbingCatalogue;
@@ -10,6 +11,7 @@ import isotherm.server.document.BuildDocuments.NewBuild;
 import isotherm.server.document.Builds;
 import isotherm.server.document.DocumentReader;
 import isotherm.server.files.SheetFiles;
+import isotherm.server.files.Speech;
 import isotherm.server.logger.LoggerDocuments.EngineCommand;
 import isotherm.server.logger.LoggerDocuments.LoggerChoice;
 import isotherm.server.logger.SimulatedEngine;
@@ -17,12 +19,14 @@ import isotherm.server.store.Garage;
 import isotherm.server.store.IdentityTaken;
 import isotherm.server.store.Kind;
 import isotherm.server.store.Stored;
+import isotherm.words.UnitChoice;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -37,6 +41,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import tools.jackson.databind.json.JsonMapper;
@@ -168,7 +173,7 @@ class BuildController {
     }
 
     @GetMapping("/builds/{id}/sheet.pdf")
-    ResponseEntity<byte[]> pdf(@PathVariable UUID id) {
+    ResponseEntity<byte[]> pdf(@PathVariable UUID id, @RequestParam(defaultValue = "") Set<Measure> imperial) {
         BuildDocument build = builds.build(id);
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)
@@ -181,6 +186,7 @@ class BuildController {
                 .body(SheetFiles.pdf(
                         build,
                         Builds.shown(build, builds.entries(id)),
-                        picture -> builds.picture(id, UUID.fromString(picture))));
+                        picture -> builds.picture(id, UUID.fromString(picture)),
+                        new Speech(new UnitChoice(imperial))));
     }
 }

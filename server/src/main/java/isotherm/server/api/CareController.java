@@ -3,6 +3,7 @@ package isotherm.server.api;
 import isotherm.core.care.CareEntry;
 import isotherm.core.care.OilLife;
 import isotherm.core.fluid.Units;
+import isotherm.core.message.Measure;
 import isotherm.server.catalogue.PlumbingCatalogue;
 import isotherm.server.document.Attempt;
 import isotherm.server.document.BuildDocuments.BuildDocument;
@@ -16,14 +17,17 @@ import isotherm.server.document.DrivenLog;
 import isotherm.server.document.InvalidDocument;
 import isotherm.server.document.Problem;
 import isotherm.server.files.CareCalendar;
+import isotherm.server.files.Speech;
 import isotherm.server.logs.LogService;
 import isotherm.server.store.Books;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Kind;
+import isotherm.words.UnitChoice;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -32,6 +36,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -93,10 +98,10 @@ class CareController {
 
     /** What is due as a calendar to subscribe to. */
     @GetMapping(path = "/cars/{carId}/care.ics", produces = "text/calendar;charset=utf-8")
-    String calendar(@PathVariable UUID carId) {
+    String calendar(@PathVariable UUID carId, @RequestParam(defaultValue = "") Set<Measure> imperial) {
         String name = DocumentReader.read(garage.get(Kind.CAR, carId).document(), CarDocument.class)
                 .name();
-        return CareCalendar.of(carId, name, care(carId), today());
+        return CareCalendar.of(carId, name, care(carId), today(), new Speech(new UnitChoice(imperial)));
     }
 
     /** What a log takes of an oil's life. */

@@ -1,5 +1,6 @@
 package isotherm.server.api;
 
+import isotherm.core.message.Measure;
 import isotherm.server.document.Attempt;
 import isotherm.server.document.DrivenLog;
 import isotherm.server.document.LogDocument;
@@ -9,6 +10,7 @@ import isotherm.server.document.ProofSolver;
 import isotherm.server.document.QuestionSolver;
 import isotherm.server.document.Questions;
 import isotherm.server.files.ProofFiles;
+import isotherm.server.files.Speech;
 import isotherm.server.jobs.Desk;
 import isotherm.server.jobs.Jobs;
 import isotherm.server.logs.LogService;
@@ -16,11 +18,13 @@ import isotherm.server.store.Garage;
 import isotherm.server.store.Kind;
 import isotherm.server.store.LargeStore;
 import isotherm.server.store.Stored;
+import isotherm.words.UnitChoice;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -149,13 +153,17 @@ class LogController {
 
     /** The same on one page, for a customer or a scrutineer. */
     @PostMapping(path = "/logs/proof.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
-    byte[] proofReport(@RequestBody Proof.ProofQuestion question, Desk.Asker asker) {
+    byte[] proofReport(
+            @RequestBody Proof.ProofQuestion question,
+            @RequestParam(defaultValue = "") Set<Measure> imperial,
+            Desk.Asker asker) {
         return ProofFiles.pdf(
                 question,
                 logs.log(UUID.fromString(question.before())),
                 logs.log(UUID.fromString(question.after())),
                 prove(question, asker),
-                LocalDate.now(ZoneOffset.UTC));
+                LocalDate.now(ZoneOffset.UTC),
+                new Speech(new UnitChoice(imperial)));
     }
 
     @DeleteMapping("/logs/{id}")

@@ -27,6 +27,7 @@ import isotherm.server.jobs.Jobs;
 import isotherm.server.logger.LoggerDocuments;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
+import java.lang.reflect.Type;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -106,9 +107,12 @@ class OpenApiConfiguration {
         }
         for (RecordComponent c : type.getRecordComponents()) {
             collect(c.getType(), records);
-            if (c.getGenericType() instanceof ParameterizedType p
-                    && p.getActualTypeArguments()[0] instanceof Class<?> element) {
-                collect(element, records);
+            if (c.getGenericType() instanceof ParameterizedType p) {
+                for (Type argument : p.getActualTypeArguments()) {
+                    if (argument instanceof Class<?> element) {
+                        collect(element, records);
+                    }
+                }
             }
         }
     }

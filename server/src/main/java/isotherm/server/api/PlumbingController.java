@@ -1,5 +1,6 @@
 package isotherm.server.api;
 
+import isotherm.core.message.Measure;
 import isotherm.server.catalogue.CoreCatalogue;
 import isotherm.server.catalogue.Imported;
 import isotherm.server.catalogue.PlumbingCatalogue;
@@ -7,8 +8,11 @@ import isotherm.server.document.Plumbed;
 import isotherm.server.document.PlumbingPartDocuments;
 import isotherm.server.document.PlumbingSolver;
 import isotherm.server.files.PlumbingFiles;
+import isotherm.server.files.Speech;
 import isotherm.server.jobs.Desk;
+import isotherm.words.UnitChoice;
 import java.nio.charset.StandardCharsets;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -64,9 +68,12 @@ class PlumbingController {
     }
 
     @PostMapping("/plumb/cut-list.pdf")
-    ResponseEntity<byte[]> cutList(@RequestBody Plumbed.PlumbQuestion question, Desk.Asker asker) {
+    ResponseEntity<byte[]> cutList(
+            @RequestBody Plumbed.PlumbQuestion question,
+            @RequestParam(defaultValue = "") Set<Measure> imperial,
+            Desk.Asker asker) {
         return file(
-                PlumbingFiles.cutListPdf(title(question), plumb(question, asker)),
+                PlumbingFiles.cutListPdf(title(question), plumb(question, asker), new Speech(new UnitChoice(imperial))),
                 MediaType.APPLICATION_PDF,
                 "cut-list.pdf");
     }

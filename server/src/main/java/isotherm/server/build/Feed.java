@@ -10,8 +10,11 @@ import isotherm.server.document.BuildDocuments.BuildDocument;
 import isotherm.server.document.BuildDocuments.EntryDocument;
 import isotherm.server.document.Builds;
 import isotherm.server.document.InvalidDocument;
+import isotherm.server.document.MessageDocument;
 import isotherm.server.logger.GaugeLines;
 import isotherm.server.store.NotStored;
+import isotherm.words.UnitChoice;
+import isotherm.words.Words;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.net.Socket;
@@ -133,7 +136,8 @@ final class Feed implements Runnable {
     }
 
     private void alarm(Watch.Alarm a) {
-        note(Entry.Kind.ALARM, a.fault().name() + (a.stop() ? " STOP" : ""), null, a.words());
+        String text = Words.english().render(a.what(), UnitChoice.METRIC);
+        note(Entry.Kind.ALARM, a.fault().name() + (a.stop() ? " STOP" : ""), null, text, MessageDocument.of(a.what()));
     }
 
     private void take(Sample raw) {
@@ -170,7 +174,7 @@ final class Feed implements Runnable {
         }
         for (Map.Entry<String, Double> r : progress.readable(sample).entrySet()) {
             double value = Builds.written(progress.steps().get(r.getKey()).step(), r.getValue());
-            note(Entry.Kind.LIVE_READING, r.getKey(), value, null);
+            note(Entry.Kind.LIVE_READING, r.getKey(), value, null, null);
             // Not looked at again before it has been written.
             progress = null;
             looked = now;
@@ -182,9 +186,9 @@ final class Feed implements Runnable {
         return Instant.now().truncatedTo(ChronoUnit.SECONDS).toString();
     }
 
-    private void note(Entry.Kind kind, String on, Double value, String text) {
+    private void note(Entry.Kind kind, String on, Double value, String text, MessageDocument message) {
         if (waiting.size() < MOST_WAITING) {
-            waiting.add(new EntryDocument(UUID.randomUUID().toString(), now(), WHO, kind, on, value, text));
+            waiting.add(new EntryDocument(UUID.randomUUID().toString(), now(), WHO, kind, on, value, text, message));
         }
     }
 

@@ -1,5 +1,6 @@
 package isotherm.server.document;
 
+import isotherm.core.message.Measure;
 import isotherm.core.sheet.Channel;
 import isotherm.core.sheet.Entry;
 import isotherm.core.sheet.Gate;
@@ -10,7 +11,7 @@ import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.UUID;
 
-/** A build: what is asked for, what is stored, and what is shown. Figures are in the unit that {@link Measures} gives. */
+/** A build: what is asked for, what is stored, and what is shown. Figures are in the metric unit of their measure. */
 public final class BuildDocuments {
     private static final Instant EARLIEST = Instant.parse("1950-01-01T00:00:00Z");
     private static final Instant LATEST = Instant.parse("2200-01-01T00:00:00Z");
@@ -130,7 +131,7 @@ public final class BuildDocuments {
      */
     public record SheetFigure(
             @Text(value = "what it is", min = 1, max = 120) String name,
-            @Text("what it measures") Step.Measure measure,
+            @Text("what it measures") Measure measure,
             @Quantity(value = "least", min = -1e6, max = 1e6) double low,
             @Quantity(value = "greatest", min = -1e6, max = 1e6) double high,
             @Text("where it comes from") Step.Source source,
@@ -148,7 +149,7 @@ public final class BuildDocuments {
      */
     public record SheetReading(
             @Text(value = "what it is", min = 1, max = 120) String name,
-            @Text("what it measures") Step.Measure measure,
+            @Text("what it measures") Measure measure,
             @Missing("anything") @Quantity(value = "least that lets the work go on", min = -1e6, max = 1e6)
                     Double least,
             @Missing("anything") @Quantity(value = "greatest that does", min = -1e6, max = 1e6) Double most,
@@ -165,6 +166,7 @@ public final class BuildDocuments {
      * @param on the step, the gate or the entry that it is about
      * @param value what was read, in the unit of the step's measure
      * @param text words, or the identity of a picture
+     * @param message what an alarm says, for any reader's units; its text says it in metric ones
      */
     public record EntryDocument(
             @Text(value = "its identity, a UUID given by whoever wrote it", min = 36, max = 36) String id,
@@ -176,11 +178,16 @@ public final class BuildDocuments {
             @Missing("nothing was read")
                     @Quantity(value = "what was read, in the unit of the step's measure", min = -1e5, max = 1e5)
                     Double value,
-            @Missing("no words") @Text(value = "words, or the identity of a picture", max = 2000) String text)
+            @Missing("no words") @Text(value = "words, or the identity of a picture", max = 2000) String text,
+            @Missing("no alarm") @Text("what an alarm says, for any reader's units") MessageDocument message)
             implements Checked {
         @Override
         public void check(String path, List<Problem> problems) {
             identified(id, at, path, problems);
+            if (message != null && (kind != Entry.Kind.ALARM || !message.isKnown())) {
+                problems.add(Problem.of(
+                        path + "/message", message.key(), "Only an alarm has a message here, one of the catalogue"));
+            }
         }
     }
 

@@ -1,5 +1,6 @@
 package isotherm.server.document;
 
+import isotherm.core.message.Measure;
 import isotherm.core.plumb.Parts;
 import isotherm.core.sheet.Entry;
 import isotherm.core.sheet.Job;
@@ -37,9 +38,8 @@ public final class Builds {
      */
     public static BuildDocument begin(NewBuild wanted, Parts parts, Instant now) {
         Optional<PlumbingSolver.Planned> planned = planned(wanted, parts);
-        double leastBar = wanted.leastCrankBar() == null
-                ? Measures.written(Step.Measure.PRESSURE, Job.LEAST_CRANK)
-                : wanted.leastCrankBar();
+        double leastBar =
+                wanted.leastCrankBar() == null ? Measure.PRESSURE.metric().of(Job.LEAST_CRANK) : wanted.leastCrankBar();
         var placement = wanted.design().cooler().placement();
         Job job = new Job(
                 wanted.car().toCore(),
@@ -49,7 +49,7 @@ public final class Builds {
                 planned.map(PlumbingSolver.Planned::plumbing),
                 wanted.design().plumbing() != null
                         && Boolean.TRUE.equals(wanted.design().plumbing().sleeved()),
-                Measures.si(Step.Measure.PRESSURE, leastBar));
+                Measure.PRESSURE.metric().toSi(leastBar));
         return new BuildDocument(
                 wanted.name(),
                 now.toString(),
@@ -80,8 +80,8 @@ public final class Builds {
                         .map(f -> new SheetFigure(
                                 f.name(),
                                 f.measure(),
-                                rounded(Measures.written(f.measure(), f.low())),
-                                rounded(Measures.written(f.measure(), f.high())),
+                                rounded(f.measure().metric().of(f.low())),
+                                rounded(f.measure().metric().of(f.high())),
                                 f.source(),
                                 f.from()))
                         .toList(),
@@ -98,8 +98,8 @@ public final class Builds {
                 s.behind().orElse(null));
     }
 
-    private static Double limit(Step.Measure measure, double si) {
-        return Double.isInfinite(si) ? null : (Double) rounded(Measures.written(measure, si));
+    private static Double limit(Measure measure, double si) {
+        return Double.isInfinite(si) ? null : (Double) rounded(measure.metric().of(si));
     }
 
     private static double rounded(double v) {
@@ -122,8 +122,8 @@ public final class Builds {
                                 .map(f -> new Step.Figure(
                                         f.name(),
                                         f.measure(),
-                                        Measures.si(f.measure(), f.low()),
-                                        Measures.si(f.measure(), f.high()),
+                                        f.measure().metric().toSi(f.low()),
+                                        f.measure().metric().toSi(f.high()),
                                         f.source(),
                                         f.from()))
                                 .toList(),
@@ -137,8 +137,12 @@ public final class Builds {
         return new Step.Reading(
                 r.name(),
                 r.measure(),
-                r.least() == null ? Double.NEGATIVE_INFINITY : Measures.si(r.measure(), r.least()),
-                r.most() == null ? Double.POSITIVE_INFINITY : Measures.si(r.measure(), r.most()),
+                r.least() == null
+                        ? Double.NEGATIVE_INFINITY
+                        : r.measure().metric().toSi(r.least()),
+                r.most() == null
+                        ? Double.POSITIVE_INFINITY
+                        : r.measure().metric().toSi(r.most()),
                 r.needed(),
                 Optional.ofNullable(r.channel()));
     }
@@ -149,7 +153,7 @@ public final class Builds {
      * @return how far it is
      */
     public static Progress progress(BuildDocument build, List<EntryDocument> entries) {
-        Map<String, Step.Measure> measures = measures(build);
+        Map<String, Measure> measures = measures(build);
         return Progress.of(
                 sheet(build), entries.stream().map(e -> entry(e, measures)).toList());
     }
@@ -163,17 +167,17 @@ public final class Builds {
         return entry(document, measures(build));
     }
 
-    private static Map<String, Step.Measure> measures(BuildDocument build) {
-        Map<String, Step.Measure> measures = new HashMap<>();
+    private static Map<String, Measure> measures(BuildDocument build) {
+        Map<String, Measure> measures = new HashMap<>();
         build.steps().stream()
                 .filter(s -> s.reading() != null)
                 .forEach(s -> measures.put(s.id(), s.reading().measure()));
         return measures;
     }
 
-    private static Entry entry(EntryDocument e, Map<String, Step.Measure> measures) {
+    private static Entry entry(EntryDocument e, Map<String, Measure> measures) {
         String on = e.on() == null ? "" : e.on();
-        Step.Measure measure = measures.get(on);
+        Measure measure = measures.get(on);
         return new Entry(
                 UUID.fromString(e.id()),
                 Instant.parse(e.at()),
@@ -182,7 +186,7 @@ public final class Builds {
                 on,
                 e.value() == null || measure == null
                         ? OptionalDouble.empty()
-                        : OptionalDouble.of(Measures.si(measure, e.value())),
+                        : OptionalDouble.of(measure.metric().toSi(e.value())),
                 e.text() == null ? "" : e.text());
     }
 
@@ -192,7 +196,7 @@ public final class Builds {
      * @return what was read as it is written
      */
     public static double written(Step step, double si) {
-        return rounded(Measures.written(step.reading().orElseThrow().measure(), si));
+        return rounded(step.reading().orElseThrow().measure().metric().of(si));
     }
 
     /**

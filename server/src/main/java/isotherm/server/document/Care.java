@@ -105,11 +105,11 @@ public final class Care {
                 book.due(today).stream()
                         .map(d -> new CareTask(
                                 d.task().id(),
-                                d.task().what(),
-                                d.task().why(),
-                                d.task().caution().isEmpty() ? null : d.task().caution(),
+                                MessageDocument.of(d.task().what()),
+                                MessageDocument.of(d.task().why()),
+                                MessageDocument.of(d.task().caution()),
                                 d.urgency(),
-                                d.reason(),
+                                d.reasons().stream().map(MessageDocument::of).toList(),
                                 d.date().map(LocalDate::toString).orElse(null),
                                 d.last().map(e -> byId.get(e.id())).orElse(null)))
                         .toList(),

@@ -64,17 +64,17 @@ public final class CareDocuments {
      * @param why why
      * @param caution what can hurt
      * @param urgency how urgent it is
-     * @param reason why, in words
+     * @param reasons why
      * @param date when it is due by date
      * @param last the entry that last said that it was done
      */
     public record CareTask(
             String id,
-            String what,
-            String why,
-            @Missing("nothing can hurt") String caution,
+            MessageDocument what,
+            MessageDocument why,
+            MessageDocument caution,
             CareBook.Urgency urgency,
-            String reason,
+            List<MessageDocument> reasons,
             @Missing("time does not count") String date,
             @Missing("never") CareEntryDocument last) {}
 

@@ -7,7 +7,9 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Iterator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import tools.jackson.core.JacksonException;
@@ -126,6 +128,10 @@ public final class DocumentReader {
             Class<?> element = (Class<?>) ((ParameterizedType) generic).getActualTypeArguments()[0];
             return list(node, element, c, path);
         }
+        if (type == Map.class) {
+            Class<?> element = (Class<?>) ((ParameterizedType) generic).getActualTypeArguments()[1];
+            return map(node, element, c, path);
+        }
         return object(node, type, path);
     }
 
@@ -147,6 +153,24 @@ public final class DocumentReader {
                 values.add(value);
             }
         }
+        return values;
+    }
+
+    private Object map(JsonNode node, Class<?> element, RecordComponent c, String path) {
+        Text text = c.getAnnotation(Text.class);
+        if (!node.isObject() || text != null && node.size() > text.max()) {
+            return wrong(
+                    path,
+                    null,
+                    "An object is expected here" + (text == null ? "" : ", of " + text.max() + " fields at most"));
+        }
+        Map<String, Object> values = new LinkedHashMap<>();
+        node.properties().forEach(p -> {
+            Object value = value(p.getValue(), element, element, c, path + "/" + escape(p.getKey()));
+            if (value != null) {
+                values.put(p.getKey(), value);
+            }
+        });
         return values;
     }
 

@@ -1,7 +1,8 @@
 package isotherm.server.document;
 
-import isotherm.core.advise.Finding;
-import isotherm.core.advise.Verdict;
+import isotherm.core.findings.Finding;
+import isotherm.core.findings.Verdict;
+import isotherm.core.simulate.PressureCheck;
 import java.util.List;
 
 /**
@@ -51,7 +52,8 @@ public record OutcomeDocument(
      * @param why the reason, in figures
      * @param options what would do, cheapest first
      */
-    public record VerdictDocument(Verdict.Kind kind, String what, String why, List<RemedyDocument> options) {}
+    public record VerdictDocument(
+            Verdict.Kind kind, MessageDocument what, MessageDocument why, List<RemedyDocument> options) {}
 
     /**
      * Figures of merit of a session.
@@ -246,7 +248,7 @@ public record OutcomeDocument(
     /**
      * Oil pressure against its floor.
      *
-     * @param name what the point is
+     * @param kind what the point is
      * @param rpm engine speed
      * @param oilC oil temperature
      * @param galleryBar gallery pressure with the design
@@ -256,7 +258,7 @@ public record OutcomeDocument(
      * @param reliefLPerMin flow back over the relief valve
      */
     public record PressurePoint(
-            String name,
+            PressureCheck.Kind kind,
             double rpm,
             double oilC,
             double galleryBar,
@@ -308,18 +310,18 @@ public record OutcomeDocument(
      * @param severity how serious it is
      * @param topic what it is about
      * @param station the working step at which it can be mended
-     * @param what the finding
-     * @param figure the figure behind it
-     * @param why the reason
+     * @param background whether only an engineer asks for it
+     * @param what what is wrong, with its figure and its bound
+     * @param why what that does
      * @param remedy a change that would mend it
      */
     public record FindingDocument(
             Finding.Severity severity,
             Finding.Topic topic,
             Finding.Station station,
-            String what,
-            String figure,
-            String why,
+            boolean background,
+            MessageDocument what,
+            MessageDocument why,
             @Missing("none known") RemedyDocument remedy) {}
 
     /**
@@ -328,6 +330,7 @@ public record OutcomeDocument(
      * @param label what to do
      * @param design the design after it
      * @param peakC highest oil temperature after it
+     * @param effect the figure that it is for, before and after
      */
-    public record RemedyDocument(String label, DesignDocument design, double peakC) {}
+    public record RemedyDocument(MessageDocument label, DesignDocument design, double peakC, MessageDocument effect) {}
 }

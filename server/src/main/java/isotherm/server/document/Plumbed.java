@@ -2,6 +2,7 @@ package isotherm.server.document;
 
 import isotherm.core.plumb.BillLine;
 import isotherm.core.plumb.HoseType;
+import isotherm.core.plumb.Misfit;
 import isotherm.core.route.Bay;
 import java.util.List;
 
@@ -33,7 +34,7 @@ public record Plumbed(
         List<Size> sizes,
         List<Bill> bill,
         Kit kit,
-        List<String> notes) {
+        List<MessageDocument> notes) {
 
     /**
      * How a takeoff goes onto the engine.
@@ -44,7 +45,7 @@ public record Plumbed(
      * @param freeClockDeg clock angle nearest to the chosen one at which both ports are free
      */
     public record Fit(
-            List<Misfit> misfits,
+            List<MisfitDocument> misfits,
             double engagementMm,
             double stackMm,
             @Missing("no angle is free") Double freeClockDeg) {}
@@ -52,12 +53,12 @@ public record Plumbed(
     /**
      * Something that does not fit.
      *
-     * @param what what
-     * @param figure how much
-     * @param why why it matters
+     * @param kind what
+     * @param what what, with its figure and its bound
+     * @param why what that does
      * @param remedy what to do
      */
-    public record Misfit(String what, String figure, String why, String remedy) {}
+    public record MisfitDocument(Misfit.Kind kind, MessageDocument what, MessageDocument why, MessageDocument remedy) {}
 
     /**
      * One hose with what joins it.
@@ -200,7 +201,7 @@ public record Plumbed(
             List<Double> clipsMm,
             String fromEnd,
             String toEnd,
-            List<String> order) {}
+            List<MessageDocument> order) {}
 
     /**
      * The hoses as the oil circuit knows them.

@@ -5,16 +5,13 @@ import static isotherm.server.document.Solver.round;
 
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.exchanger.CoreModel;
-import isotherm.core.exchanger.Ports;
-import isotherm.core.fluid.Units;
 import isotherm.core.hydraulics.CoolerLoop;
 import isotherm.core.hydraulics.Hose;
 import isotherm.core.hydraulics.OilCircuit;
-import isotherm.core.hydraulics.OilThermostat;
-import isotherm.core.plumb.Accessory;
 import isotherm.core.plumb.BillLine;
 import isotherm.core.plumb.CorePorts;
 import isotherm.core.plumb.CutList;
+import isotherm.core.plumb.CutOrder;
 import isotherm.core.plumb.End;
 import isotherm.core.plumb.FittingChain;
 import isotherm.core.plumb.HoseEnd;
@@ -22,6 +19,7 @@ import isotherm.core.plumb.HoseType;
 import isotherm.core.plumb.Line;
 import isotherm.core.plumb.Parts;
 import isotherm.core.plumb.Plumbing;
+import isotherm.core.plumb.PlumbingNotes;
 import isotherm.core.plumb.Takeoff;
 import isotherm.core.plumb.Tightening;
 import isotherm.core.route.Bay;
@@ -147,7 +145,8 @@ public final class PlumbingSolver {
                                         .mapToDouble(BillLine::price)
                                         .sum(),
                                 2)),
-                notes(ground, plan));
+                MessageDocument.all(PlumbingNotes.of(
+                        ground.car(), ground.design(), plan, ground.choice().feed())));
     }
 
     /**
@@ -324,7 +323,11 @@ public final class PlumbingSolver {
     private static Plumbed.Fit fit(Plumbing plan) {
         return new Plumbed.Fit(
                 plan.fit().misfits().stream()
-                        .map(m -> new Plumbed.Misfit(m.what(), m.figure(), m.why(), m.remedy()))
+                        .map(m -> new Plumbed.MisfitDocument(
+                                m.kind(),
+                                MessageDocument.of(m.what()),
+                                MessageDocument.of(m.why()),
+                                MessageDocument.of(m.remedy())))
                         .toList(),
                 mm(plan.fit().engagement()),
                 mm(plan.fit().stack()),
@@ -542,110 +545,11 @@ public final class PlumbingSolver {
                 c.clips().stream().map(PlumbingSolver::mm).toList(),
                 l.fromEnd().map(PlumbingSolver::words).orElse(""),
                 l.toEnd().map(PlumbingSolver::words).orElse(""),
-                order(c, hose));
+                MessageDocument.all(CutOrder.of(c, hose)));
     }
 
     private static String words(HoseEnd e) {
         return e.number() + (e.angle() == 0 ? ", straight" : ", " + Math.round(Math.toDegrees(e.angle())) + "°");
-    }
-
-    private static List<String> order(CutList c, HoseType hose) {
-        List<String> order = new ArrayList<>();
-        if (c.standard().isPresent()) {
-            order.add("Buy the made-up line; it cannot be shortened");
-        } else if (!hose.family().cuttable()) {
-            order.add("No standard length is long enough: have it made to " + Math.round(c.centreLine() * 1e3) + " mm");
-        } else {
-            order.add("Wrap tape round the cut, mark " + Math.round(c.cut() * 1e3) + " mm, cut square with "
-                    + (hose.family() == HoseType.Family.PUSH_ON
-                            ? "a sharp knife, away from the hand"
-                            : "a fine saw; braid wire stabs: gloves and glasses"));
-        }
-        order.add("Slide clips, sleeve and separators on first: they do not go over the ends");
-        if (hose.family().cuttable()) {
-            order.add("Mark " + Math.round(c.insertionFrom() * 1e3) + " mm from the first end and "
-                    + Math.round(c.insertionTo() * 1e3)
-                    + " mm from the second: the hose has to reach the collar there");
-            order.add("Blow the hose out and look through it before the ends go on");
-            order.add(
-                    hose.family() == HoseType.Family.PUSH_ON
-                            ? "Warm the end for a minute and a half to two in hot water or hot air, oil the barbs, push home; hot: gloves"
-                            : "Fit the first end in soft jaws, oiled; tape at its collar shows push-out of 1 to 2 mm at most");
-        }
-        if (c.twist().isPresent()) {
-            order.add("Orient the second end before it is tightened: "
-                    + Math.round(Math.toDegrees(c.twist().getAsDouble()))
-                    + "° clockwise from the first, seen along the hose");
-        }
-        order.add("Cap both ends until they are fitted");
-        return order;
-    }
-
-    private static List<String> notes(Ground g, Plumbing plan) {
-        List<String> notes = new ArrayList<>();
-        Ports ports = g.design().cooler().orElseThrow().core().ports();
-        if (ports == Ports.DOWN) {
-            notes.add("The core's ports point down and trap its air: fill the core before it is fitted, and cap it.");
-        } else {
-            notes.add(
-                    g.choice().feed() == Plumbing.FeedPort.OTHER
-                            ? "The feed goes to the other port, as the core's maker says."
-                            : "The feed goes to the "
-                                    + (ports == Ports.SIDE ? "lower port" : "port that keeps both hoses short")
-                                    + " and oil pushes the air out before it; the core's own instructions come first.");
-        }
-        notes.add(
-                "Fill both hoses before they are joined: an empty loop starves the engine when the thermostat opens.");
-        for (Accessory a : plan.accessories()) {
-            notes.add(
-                    switch (a.kind()) {
-                        case ACCUMULATOR ->
-                            "The accumulator tees in after the cooler, "
-                                    + (a.valve() == Accessory.Valve.ELECTRIC
-                                            ? "its electric valve on the ignition"
-                                            : a.valve() == Accessory.Valve.MANUAL
-                                                    ? "its lever within reach: open before the start, shut before switching off"
-                                                    : "and wants a valve: without one it empties into the sump")
-                                    + "; it stays under pressure when the engine stands.";
-                        case BYPASS_FILTER ->
-                            "The by-pass filter takes a small share through a restrictor; never the whole flow.";
-                        case REMOTE_HEAD ->
-                            "The remote filter head hangs in the line with its arrow in the direction of flow.";
-                    });
-        }
-        if (plan.takeoff().thermostat()
-                && g.design().cooler().flatMap(c -> c.loop().thermostat()).isEmpty()) {
-            notes.add("This takeoff has a thermostat in it, and the design has none: choose one of the two.");
-        }
-        if (!plan.takeoff().thermostat()
-                && g.design()
-                        .cooler()
-                        .flatMap(c -> c.loop().thermostat())
-                        .filter(t -> t.site() == OilThermostat.Site.PLATE)
-                        .isPresent()) {
-            notes.add(
-                    "The design's thermostat sits in the plate, and this takeoff has none: take one with it, or a thermostat in line.");
-        }
-        if (plan.hose().maxK() < PlumbingSolver.limitK(g)) {
-            notes.add(String.format(
-                    Locale.ROOT,
-                    "This hose is rated to %.0f °C, which is less than the oil's limit of %.0f °C.",
-                    celsius(plan.hose().maxK()),
-                    g.question().car().limits().limitC()));
-        }
-        double most = g.car().pump().reliefPressure();
-        if (plan.hose().rated() < 2 * most) {
-            notes.add(String.format(
-                    Locale.ROOT,
-                    "Its working pressure of %.0f bar is less than twice the relief pressure of %.1f bar.",
-                    plan.hose().rated() / 1e5,
-                    most / 1e5));
-        }
-        return notes;
-    }
-
-    private static double limitK(Ground g) {
-        return Units.kelvin(g.question().car().limits().limitC());
     }
 
     private static double mm(double m) {

@@ -1,6 +1,8 @@
 package isotherm.server.document;
 
 import isotherm.core.compare.SessionComparison;
+import isotherm.core.compare.SessionFigure;
+import isotherm.core.message.Measure;
 import java.util.List;
 import java.util.UUID;
 
@@ -49,7 +51,7 @@ public final class Proof {
      * What came out.
      *
      * @param verdict what it says
-     * @param words that in plain words, with the reason
+     * @param reasons why
      * @param differenceK plateau after less before under the first session's conditions, with its 90 % interval
      * @param plateauBeforeC plateau before
      * @param plateauAfterC plateau after, brought to the first session's conditions
@@ -63,7 +65,7 @@ public final class Proof {
      */
     public record ProofAnswer(
             SessionComparison.Verdict verdict,
-            List<String> words,
+            List<MessageDocument> reasons,
             Questions.FigureDocument differenceK,
             Questions.FigureDocument plateauBeforeC,
             Questions.FigureDocument plateauAfterC,
@@ -75,32 +77,19 @@ public final class Proof {
             Predicted predictedBefore,
             Predicted predictedAfter) {}
 
-    /** What a figure of a session is in. */
-    public enum ProofUnit {
-        /** °C. */
-        TEMPERATURE,
-        /** K. */
-        DIFFERENCE,
-        /** bar. */
-        PRESSURE,
-        /** kW. */
-        HEAT,
-        /** min. */
-        MINUTES,
-        /** K/min. */
-        RATE
-    }
-
     /**
      * Something that was read in both sessions.
      *
-     * @param name what it is
-     * @param unit what it is in
+     * @param kind what it is; missing for the air on the day, which nobody reads of a session
+     * @param measure what is measured
      * @param before in the first session
      * @param after in the second
      */
     public record ProofFigure(
-            String name, ProofUnit unit, @Missing("not read") Double before, @Missing("not read") Double after) {}
+            @Missing("the air on the day") SessionFigure kind,
+            Measure measure,
+            @Missing("not read") Double before,
+            @Missing("not read") Double after) {}
 
     /**
      * The mean lap of each plateau, by the share of its way, the second begun where the first is.
@@ -131,7 +120,7 @@ public final class Proof {
             double medianC,
             double highC,
             @Missing("not read") Double readC,
-            String words,
+            MessageDocument words,
             @Missing("no log has taught it") Expected untaught) {}
 
     /**

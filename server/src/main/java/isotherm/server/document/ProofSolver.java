@@ -1,10 +1,14 @@
 package isotherm.server.document;
 
 import isotherm.core.compare.LapProfile;
+import isotherm.core.compare.PredictionNote;
 import isotherm.core.compare.SessionComparison;
+import isotherm.core.compare.SessionFigure;
 import isotherm.core.compare.SessionFigures;
 import isotherm.core.duty.Duty;
 import isotherm.core.fluid.Units;
+import isotherm.core.message.Measure;
+import isotherm.core.message.Message;
 import isotherm.core.simulate.Belief;
 import isotherm.core.simulate.Car;
 import isotherm.core.simulate.Design;
@@ -12,11 +16,9 @@ import isotherm.core.simulate.Prediction;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleUnaryOperator;
-import java.util.function.Function;
 
 /** Holds two logs against each other, and each against the model. */
 public final class ProofSolver {
@@ -51,7 +53,7 @@ public final class ProofSolver {
         boolean laps = lap.isPresent() && lapAfter.isPresent();
         return new Proof.ProofAnswer(
                 r.verdict(),
-                r.words(),
+                MessageDocument.all(r.reasons()),
                 QuestionSolver.figure(r.difference(), 0),
                 QuestionSolver.figure(r.plateauBefore(), Units.ZERO_CELSIUS),
                 QuestionSolver.figure(r.plateauAfter(), Units.ZERO_CELSIUS),
@@ -86,49 +88,19 @@ public final class ProofSolver {
             DrivenLog first, DrivenLog second, SessionFigures a, SessionFigures b) {
         List<Proof.ProofFigure> table = new ArrayList<>();
         table.add(new Proof.ProofFigure(
-                "Air on the day",
-                Proof.ProofUnit.TEMPERATURE,
+                null,
+                Measure.TEMPERATURE,
                 first.duty().ambientC(),
                 second.duty().ambientC()));
-        add(table, "Heat into the oil on the plateau", Proof.ProofUnit.HEAT, a, b, SessionFigures::heat, v -> v / 1e3);
-        add(table, "Peak of the oil", Proof.ProofUnit.TEMPERATURE, a, b, SessionFigures::peakK, Units::celsius);
-        add(table, "Plateau", Proof.ProofUnit.TEMPERATURE, a, b, SessionFigures::plateauK, Units::celsius);
-        add(table, "Time to the plateau", Proof.ProofUnit.MINUTES, a, b, SessionFigures::toPlateau, v -> v / 60);
-        add(table, "Recovery after the last lap", Proof.ProofUnit.RATE, a, b, SessionFigures::recovery, v -> v);
-        add(table, "Drop over the core", Proof.ProofUnit.DIFFERENCE, a, b, SessionFigures::coreDrop, v -> v);
-        add(
-                table,
-                "Oil pressure at hot idle",
-                Proof.ProofUnit.PRESSURE,
-                a,
-                b,
-                SessionFigures::idlePressure,
-                v -> v / 1e5);
-        add(
-                table,
-                "Oil pressure at two thirds of the revs",
-                Proof.ProofUnit.PRESSURE,
-                a,
-                b,
-                SessionFigures::runningPressure,
-                v -> v / 1e5);
-        add(table, "Highest coolant", Proof.ProofUnit.TEMPERATURE, a, b, SessionFigures::peakCoolantK, Units::celsius);
+        for (SessionFigure f : SessionFigure.values()) {
+            table.add(new Proof.ProofFigure(f, f.measure(), shown(f, a), shown(f, b)));
+        }
         return table;
     }
 
-    private static void add(
-            List<Proof.ProofFigure> table,
-            String name,
-            Proof.ProofUnit unit,
-            SessionFigures a,
-            SessionFigures b,
-            Function<SessionFigures, OptionalDouble> figure,
-            DoubleUnaryOperator written) {
-        table.add(new Proof.ProofFigure(name, unit, shown(figure.apply(a), written), shown(figure.apply(b), written)));
-    }
-
-    private static Double shown(OptionalDouble v, DoubleUnaryOperator written) {
-        return v.isPresent() ? (Double) round(written.applyAsDouble(v.getAsDouble()), 2) : null;
+    private static Double shown(SessionFigure f, SessionFigures read) {
+        OptionalDouble v = f.of(read);
+        return v.isPresent() ? (Double) round(f.measure().metric().of(v.getAsDouble()), 2) : null;
     }
 
     private static Proof.MeanLaps laps(LapProfile a, LapProfile b) {
@@ -145,26 +117,27 @@ public final class ProofSolver {
             CarDocument car, DutyDocument duty, DesignDocument design, OptionalDouble readK) {
         Duty driven = duty.toCore();
         Prediction p = Prediction.of(car.toCore(), driven, design.toCore(), car.belief(), SAMPLES, SEED);
-        String words = readK.isEmpty()
-                ? "No oil temperature was read."
-                : readK.getAsDouble() < p.peakLow() - OPEN
-                        ? String.format(
-                                Locale.ROOT,
-                                "It ran %.0f °C cooler than the model expects: look whether this design was in it, then let the log teach the model.",
-                                p.peakMedian() - readK.getAsDouble())
-                        : readK.getAsDouble() > p.peakHigh() + OPEN
-                                ? String.format(
-                                        Locale.ROOT,
-                                        "It ran %.0f °C hotter than the model expects: look whether this design was in it, then let the log teach the model.",
-                                        readK.getAsDouble() - p.peakMedian())
-                                : "The reading lies where the model expects it.";
         return new Proof.Predicted(
                 round(Units.celsius(p.peakLow()), 1),
                 round(Units.celsius(p.peakMedian()), 1),
                 round(Units.celsius(p.peakHigh()), 1),
                 readK.isPresent() ? (Double) round(Units.celsius(readK.getAsDouble()), 1) : null,
-                words,
+                MessageDocument.of(note(p, readK)),
                 car.fitted() == null ? null : untaught(car, driven, design.toCore()));
+    }
+
+    private static Message note(Prediction p, OptionalDouble readK) {
+        if (readK.isEmpty()) {
+            return PredictionNote.NOT_READ.say("text");
+        }
+        double over = readK.getAsDouble() - p.peakMedian();
+        boolean cooler = readK.getAsDouble() < p.peakLow() - OPEN;
+        if (cooler || readK.getAsDouble() > p.peakHigh() + OPEN) {
+            return (cooler ? PredictionNote.COOLER : PredictionNote.HOTTER)
+                    .say("text")
+                    .with("by", Measure.TEMPERATURE_DIFFERENCE, Math.abs(over));
+        }
+        return PredictionNote.AS_EXPECTED.say("text");
     }
 
     private static Proof.Expected untaught(CarDocument car, Duty driven, Design design) {

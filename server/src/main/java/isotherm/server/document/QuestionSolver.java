@@ -230,7 +230,7 @@ public final class QuestionSolver {
                 round(r.rms(), 3),
                 Arrays.stream(r.times()).boxed().toList(),
                 Arrays.stream(r.residuals()).mapToObj(v -> round(v, 2)).toList(),
-                r.words(),
+                MessageDocument.all(r.notes()),
                 new CarDocument.FittedDocument(
                         duty.name(),
                         r.estimates().stream()
@@ -265,7 +265,7 @@ public final class QuestionSolver {
         SessionComparison.Result r = SessionComparison.compare(before, after, step, q.seed() == null ? 1 : q.seed());
         return new Questions.CompareAnswer(
                 r.verdict(),
-                r.words(),
+                MessageDocument.all(r.reasons()),
                 figure(r.riseBefore(), 0),
                 figure(r.riseAfter(), 0),
                 figure(r.plateauBefore(), Units.ZERO_CELSIUS),
@@ -464,7 +464,7 @@ public final class QuestionSolver {
                 f.clearances().stream()
                         .map(c -> new Questions.ClearanceDocument(c.name(), mm(c.distance())))
                         .toList(),
-                f.problems());
+                MessageDocument.all(f.problems()));
     }
 
     /**

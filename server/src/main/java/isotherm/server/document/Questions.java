@@ -185,7 +185,7 @@ public final class Questions {
             double crushClearanceMm,
             double groundClearanceMm,
             List<ClearanceDocument> clearances,
-            List<String> problems) {}
+            List<MessageDocument> problems) {}
 
     /**
      * A rectangle of the front view.
@@ -492,7 +492,7 @@ public final class Questions {
      * @param rmsK root mean square of the residuals
      * @param timeSeconds times of the residuals
      * @param residualK logged less modelled oil temperature
-     * @param words what the log cannot tell apart, in plain words
+     * @param notes what the log cannot tell apart
      * @param fitted what to write into the car to use it from now on
      */
     public record FitAnswer(
@@ -501,7 +501,7 @@ public final class Questions {
             double rmsK,
             List<Double> timeSeconds,
             List<Double> residualK,
-            List<String> words,
+            List<MessageDocument> notes,
             CarDocument.FittedDocument fitted) {}
 
     /**
@@ -571,7 +571,7 @@ public final class Questions {
      * What the comparison says.
      *
      * @param verdict the verdict
-     * @param words in plain words
+     * @param reasons why
      * @param riseBeforeKPerKw rise over ambient per heat input before
      * @param riseAfterKPerKw the same after
      * @param plateauBeforeC plateau before
@@ -580,7 +580,7 @@ public final class Questions {
      */
     public record CompareAnswer(
             isotherm.core.compare.SessionComparison.Verdict verdict,
-            List<String> words,
+            List<MessageDocument> reasons,
             FigureDocument riseBeforeKPerKw,
             FigureDocument riseAfterKPerKw,
             FigureDocument plateauBeforeC,

@@ -1,13 +1,13 @@
 package isotherm.server.document;
 
-import isotherm.core.advise.Advisor;
-import isotherm.core.advise.Assessment;
-import isotherm.core.advise.Finding;
-import isotherm.core.advise.Verdict;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
 import isotherm.core.exchanger.CoreRating;
 import isotherm.core.exchanger.Validity;
+import isotherm.core.findings.Assessment;
+import isotherm.core.findings.Findings;
+import isotherm.core.findings.Remedy;
+import isotherm.core.findings.Verdict;
 import isotherm.core.fluid.Oil;
 import isotherm.core.fluid.Units;
 import isotherm.core.heat.HeatSchool;
@@ -223,7 +223,7 @@ public final class Solver {
     static List<OutcomeDocument.PressurePoint> points(PressureCheck check) {
         return check.points().stream()
                 .map(p -> new OutcomeDocument.PressurePoint(
-                        p.name(),
+                        p.kind(),
                         round(p.rpm(), 0),
                         celsius(p.oilK()),
                         round(p.gallery() / 1e5, 2),
@@ -305,24 +305,28 @@ public final class Solver {
         Verdict v = Verdict.of(a);
         return new OutcomeDocument.VerdictDocument(
                 v.kind(),
-                v.what(),
-                v.why(),
+                MessageDocument.of(v.what()),
+                MessageDocument.of(v.why()),
                 v.options().stream().map(r -> remedy(r, asked)).toList());
     }
 
-    private static OutcomeDocument.RemedyDocument remedy(Finding.Remedy r, DesignDocument asked) {
-        return new OutcomeDocument.RemedyDocument(r.label(), asked.changedTo(r.design()), celsius(r.peakK()));
+    private static OutcomeDocument.RemedyDocument remedy(Remedy r, DesignDocument asked) {
+        return new OutcomeDocument.RemedyDocument(
+                MessageDocument.of(r.label()),
+                asked.changedTo(r.design()),
+                celsius(r.peakK()),
+                MessageDocument.of(r.effect()));
     }
 
     private static List<OutcomeDocument.FindingDocument> findings(Assessment a, DesignDocument asked) {
-        return Advisor.findings(a).stream()
+        return Findings.of(a).stream()
                 .map(f -> new OutcomeDocument.FindingDocument(
                         f.severity(),
                         f.topic(),
                         f.topic().station(),
-                        f.what(),
-                        f.figure(),
-                        f.why(),
+                        f.topic().background(),
+                        MessageDocument.of(f.what()),
+                        MessageDocument.of(f.why()),
                         f.remedy().map(r -> remedy(r, asked)).orElse(null)))
                 .toList();
     }

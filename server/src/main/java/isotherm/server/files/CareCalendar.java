@@ -22,9 +22,10 @@ public final class CareCalendar {
      * @param car its name
      * @param care its care
      * @param today the day: what is due already stands there
+     * @param speech the reader's words and units
      * @return the calendar, an entry of a whole day for each task that is due by date or already
      */
-    public static String of(UUID carId, String car, CareView care, LocalDate today) {
+    public static String of(UUID carId, String car, CareView care, LocalDate today, Speech speech) {
         ICalendar calendar = new ICalendar();
         calendar.setProductId("-//Isotherm//Care//EN");
         calendar.setName(car + ": care");
@@ -36,9 +37,9 @@ public final class CareCalendar {
             LocalDate day = due ? today : LocalDate.parse(task.date());
             VEvent event = new VEvent();
             event.setUid(carId + "-" + task.id());
-            event.setSummary(car + ": " + task.what());
-            event.setDescription(task.why() + ". " + task.reason() + "."
-                    + (task.caution() == null ? "" : " CAUTION: " + task.caution()));
+            event.setSummary(car + ": " + speech.say(task.what()));
+            event.setDescription(speech.say(task.why()) + " " + speech.list(task.reasons()) + ". CAUTION: "
+                    + speech.say(task.caution()));
             // A day without a time is written in the machine's own zone.
             event.setDateStart(
                     Date.from(day.atStartOfDay(ZoneId.systemDefault()).toInstant()), false);

@@ -5,7 +5,9 @@ import com.lowagie.text.DocumentException;
 import com.lowagie.text.Element;
 import com.lowagie.text.Paragraph;
 import com.lowagie.text.pdf.PdfPTable;
+import isotherm.core.message.Measure;
 import isotherm.core.plumb.BillLine;
+import isotherm.server.document.MessageDocument;
 import isotherm.server.document.Plumbed;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -109,9 +111,10 @@ public final class PlumbingFiles {
     /**
      * @param title car and design
      * @param p a plumbing
+     * @param speech the reader's words and units
      * @return its cut list as a PDF on A4
      */
-    public static byte[] cutListPdf(String title, Plumbed p) {
+    public static byte[] cutListPdf(String title, Plumbed p, Speech speech) {
         return Paper.pdf(title + ": cut list", (document, writer) -> {
             for (Plumbed.PlumbedLine l : p.lines()) {
                 Paper.heading(document, l.name().equals("feed") ? "Feed, to the cooler" : "Return, from the cooler");
@@ -125,21 +128,21 @@ public final class PlumbingFiles {
                                     + " in the way. Cut nothing by it.",
                             Paper.STRONG));
                 }
-                document.add(figures(l.cut()));
+                document.add(figures(l.cut(), speech));
                 document.add(new Paragraph(
                         "Held at "
                                 + String.join(
                                         ", ",
                                         l.cut().clipsMm().stream()
-                                                .map(c -> Math.round(c) + " mm")
+                                                .map(c -> speech.figure(Measure.LENGTH, c))
                                                 .toList())
                                 + " from the first collar.",
                         Paper.TEXT));
                 int n = 1;
-                for (String step : l.cut().order()) {
-                    document.add(new Paragraph(n++ + ".  " + step, Paper.TEXT));
+                for (MessageDocument step : l.cut().order()) {
+                    document.add(new Paragraph(n++ + ".  " + speech.say(step), Paper.TEXT));
                 }
-                joints(document, l);
+                joints(document, l, speech);
             }
             document.add(new Paragraph(
                     "Lengths are estimates from taped positions: measure the route with a wire before the first cut."
@@ -148,32 +151,54 @@ public final class PlumbingFiles {
         });
     }
 
-    private static PdfPTable figures(Plumbed.Cut c) {
+    private static PdfPTable figures(Plumbed.Cut c, Speech speech) {
         PdfPTable table = Paper.table(new float[] {7, 5});
-        Paper.row(table, "From seat to seat along the centre line", mm(c.centreLineMm()), Paper.TEXT);
-        Paper.row(table, "First end " + c.fromEnd() + " takes", "- " + mm(c.deductionFromMm()), Paper.TEXT);
-        Paper.row(table, "Second end " + c.toEnd() + " takes", "- " + mm(c.deductionToMm()), Paper.TEXT);
-        Paper.row(table, "Hose inside the ends", "+ " + mm(c.insertionFromMm() + c.insertionToMm()), Paper.TEXT);
-        Paper.row(table, "For the movement of the engine", "+ " + mm(c.slackMm()), Paper.TEXT);
+        Paper.row(
+                table,
+                "From seat to seat along the centre line",
+                speech.figure(Measure.LENGTH, c.centreLineMm()),
+                Paper.TEXT);
+        Paper.row(
+                table,
+                "First end " + c.fromEnd() + " takes",
+                "- " + speech.figure(Measure.LENGTH, c.deductionFromMm()),
+                Paper.TEXT);
+        Paper.row(
+                table,
+                "Second end " + c.toEnd() + " takes",
+                "- " + speech.figure(Measure.LENGTH, c.deductionToMm()),
+                Paper.TEXT);
+        Paper.row(
+                table,
+                "Hose inside the ends",
+                "+ " + speech.figure(Measure.LENGTH, c.insertionFromMm() + c.insertionToMm()),
+                Paper.TEXT);
+        Paper.row(
+                table, "For the movement of the engine", "+ " + speech.figure(Measure.LENGTH, c.slackMm()), Paper.TEXT);
         Paper.row(
                 table,
                 "Cut",
-                mm(c.cutMm()) + String.format(Locale.ROOT, "  (one in three is off by over %.0f mm)", c.toleranceMm()),
+                speech.figure(Measure.LENGTH, c.cutMm()) + "  (one in three is off by over "
+                        + speech.figure(Measure.LENGTH, c.toleranceMm()) + ")",
                 Paper.STRONG);
         if (c.standardMm() != null) {
-            Paper.row(table, "Standard line to buy, seat to seat", mm(c.standardMm()), Paper.STRONG);
+            Paper.row(
+                    table,
+                    "Standard line to buy, seat to seat",
+                    speech.figure(Measure.LENGTH, c.standardMm()),
+                    Paper.STRONG);
         }
         if (c.twistDeg() != null) {
             Paper.row(
                     table,
                     "Second elbow against the first",
-                    String.format(Locale.ROOT, "%.0f° clockwise", c.twistDeg()),
+                    speech.figure(Measure.ANGLE, c.twistDeg()) + " clockwise",
                     Paper.STRONG);
         }
         return table;
     }
 
-    private static void joints(Document document, Plumbed.PlumbedLine l) throws DocumentException {
+    private static void joints(Document document, Plumbed.PlumbedLine l, Speech speech) throws DocumentException {
         PdfPTable table = Paper.table(new float[] {6, 5, 6});
         for (Plumbed.JointDocument j : l.joints()) {
             table.addCell(Paper.cell(j.between(), Paper.TEXT, Element.ALIGN_LEFT));
@@ -183,20 +208,12 @@ public final class PlumbingFiles {
                     j.onThread()
                             + (j.torqueLowNm() == null
                                     ? "; " + j.turn()
-                                    : String.format(
-                                            Locale.ROOT,
-                                            "; %.0f to %.0f N·m, or %s (%s)",
-                                            j.torqueLowNm(),
-                                            j.torqueHighNm(),
-                                            j.turn(),
-                                            j.source())),
+                                    : "; "
+                                            + speech.range(Measure.TORQUE, j.torqueLowNm(), j.torqueHighNm(), 0)
+                                            + ", or " + j.turn() + " (" + j.source() + ")"),
                     Paper.TEXT,
                     Element.ALIGN_LEFT));
         }
         document.add(table);
-    }
-
-    private static String mm(double v) {
-        return String.format(Locale.ROOT, "%.0f mm", v);
     }
 }

@@ -9,8 +9,10 @@ import com.lowagie.text.pdf.PdfContentByte;
 import com.lowagie.text.pdf.PdfPTable;
 import com.lowagie.text.pdf.PdfTemplate;
 import com.lowagie.text.pdf.PdfWriter;
+import isotherm.core.message.Measure;
 import isotherm.server.document.CarDocument;
 import isotherm.server.document.LogDocument;
+import isotherm.server.document.MessageDocument;
 import isotherm.server.document.Proof;
 import isotherm.server.document.Questions;
 import java.time.LocalDate;
@@ -43,33 +45,38 @@ public final class ProofFiles {
      * @param after the second
      * @param a what came out
      * @param day day on which it is printed
+     * @param speech the reader's words and units
      * @return a report of one page of A4 as a PDF
      */
     public static byte[] pdf(
-            Proof.ProofQuestion q, LogDocument before, LogDocument after, Proof.ProofAnswer a, LocalDate day) {
+            Proof.ProofQuestion q,
+            LogDocument before,
+            LogDocument after,
+            Proof.ProofAnswer a,
+            LocalDate day,
+            Speech speech) {
         CarDocument car = q.car();
         return Paper.pdf(car.name() + ": before and after", (document, writer) -> {
             document.add(new Paragraph(
-                    String.format(
-                            Locale.ROOT,
-                            "%.0f kW, %.1f L, oil %s, %.1f L; oil limit %.0f °C. Printed on %s.",
-                            car.engine().powerKw(),
-                            car.engine().displacementL(),
-                            car.oil().grade(),
-                            car.oilVolumeL(),
-                            car.limits().limitC(),
-                            day),
+                    speech.figure(Measure.POWER, car.engine().powerKw())
+                            + ", "
+                            + String.format(Locale.ROOT, "%.1f L", car.engine().displacementL())
+                            + ", oil " + car.oil().grade()
+                            + ", " + speech.figure(Measure.VOLUME, car.oilVolumeL(), 1)
+                            + "; oil limit "
+                            + speech.figure(Measure.TEMPERATURE, car.limits().limitC())
+                            + ". Printed on " + day + ".",
                     Paper.TEXT));
-            Paper.heading(document, verdict(a));
-            for (String words : a.words()) {
-                document.add(new Paragraph(words, Paper.TEXT));
+            Paper.heading(document, speech.say(a.verdict().say("what")));
+            for (MessageDocument reason : a.reasons()) {
+                document.add(new Paragraph(speech.say(reason), Paper.TEXT));
             }
-            document.add(fair(a));
+            document.add(fair(a, speech));
             if (a.laps() != null) {
                 document.add(chart(writer, a.laps()));
             }
-            document.add(read(q, before, after, a.figures()));
-            document.add(model(a));
+            document.add(read(q, before, after, a.figures(), speech));
+            document.add(model(a, speech));
             document.add(new Paragraph(
                     "Estimates from two logs and a model of the car, with 90 % intervals for the difference and 10 to 90 % for"
                             + " the predictions. The maker's figures, local rules and the scrutineer's own judgement come"
@@ -83,33 +90,28 @@ public final class ProofFiles {
         });
     }
 
-    private static String verdict(Proof.ProofAnswer a) {
-        return switch (a.verdict()) {
-            case COOLER -> "It runs cooler";
-            case NO_DIFFERENCE -> "No difference can be shown";
-            case HOTTER -> "It runs hotter";
-            case TOO_UNLIKE -> "These sessions cannot be compared";
-        };
-    }
-
-    private static PdfPTable fair(Proof.ProofAnswer a) {
+    private static PdfPTable fair(Proof.ProofAnswer a, Speech speech) {
         PdfPTable table = Paper.table(TWO);
         table.setSpacingBefore(8);
         Paper.row(table, "Brought to the first day's air and pace", "Value, 90 % interval", Paper.STRONG);
-        Paper.row(table, "Plateau before", interval(a.plateauBeforeC(), "°C"), Paper.TEXT);
-        Paper.row(table, "Plateau after", interval(a.plateauAfterC(), "°C"), Paper.TEXT);
-        Paper.row(table, "Difference", interval(a.differenceK(), "K"), Paper.STRONG);
+        Paper.row(table, "Plateau before", interval(a.plateauBeforeC(), Measure.TEMPERATURE, speech), Paper.TEXT);
+        Paper.row(table, "Plateau after", interval(a.plateauAfterC(), Measure.TEMPERATURE, speech), Paper.TEXT);
+        Paper.row(table, "Difference", interval(a.differenceK(), Measure.TEMPERATURE_DIFFERENCE, speech), Paper.STRONG);
         return table;
     }
 
-    private static String interval(Questions.FigureDocument f, String unit) {
+    private static String interval(Questions.FigureDocument f, Measure measure, Speech speech) {
         return f.value() == null || f.low() == null || f.high() == null
                 ? NONE
-                : String.format(Locale.ROOT, "%.1f %s (%.1f to %.1f)", f.value(), unit, f.low(), f.high());
+                : speech.figure(measure, f.value(), 1) + " (" + speech.range(measure, f.low(), f.high(), 1) + ")";
     }
 
     private static PdfPTable read(
-            Proof.ProofQuestion q, LogDocument before, LogDocument after, List<Proof.ProofFigure> figures) {
+            Proof.ProofQuestion q,
+            LogDocument before,
+            LogDocument after,
+            List<Proof.ProofFigure> figures,
+            Speech speech) {
         PdfPTable table = Paper.table(THREE);
         row(table, true, "As it was read, uncorrected", "Before", "After");
         row(table, false, "Log", before.name(), after.name());
@@ -120,7 +122,8 @@ public final class ProofFiles {
                 q.beforeDesign().name(),
                 q.afterDesign().name());
         for (Proof.ProofFigure f : figures) {
-            row(table, false, f.name(), figure(f, f.before()), figure(f, f.after()));
+            String name = f.kind() == null ? "Air on the day" : speech.name(f.kind());
+            row(table, false, name, figure(f, f.before(), speech), figure(f, f.after(), speech));
         }
         return table;
     }
@@ -132,21 +135,12 @@ public final class ProofFiles {
         table.addCell(Paper.cell(second, font, Element.ALIGN_RIGHT));
     }
 
-    private static String figure(Proof.ProofFigure f, Double v) {
-        if (v == null) {
-            return NONE;
-        }
-        return switch (f.unit()) {
-            case TEMPERATURE -> String.format(Locale.ROOT, "%.1f °C", v);
-            case DIFFERENCE -> String.format(Locale.ROOT, "%.1f °C", v);
-            case PRESSURE -> String.format(Locale.ROOT, "%.2f bar", v);
-            case HEAT -> String.format(Locale.ROOT, "%.1f kW", v);
-            case MINUTES -> String.format(Locale.ROOT, "%.1f min", v);
-            case RATE -> String.format(Locale.ROOT, "%.1f °C/min", v);
-        };
+    private static String figure(Proof.ProofFigure f, Double v, Speech speech) {
+        int usual = f.measure().metric().digits();
+        return v == null ? NONE : speech.figure(f.measure(), v, f.measure() == Measure.TEMPERATURE ? 1 : usual);
     }
 
-    private static PdfPTable model(Proof.ProofAnswer a) {
+    private static PdfPTable model(Proof.ProofAnswer a, Speech speech) {
         PdfPTable table = Paper.table(THREE);
         row(table, true, "The model's peak against the reading", "Before", "After");
         Proof.Predicted b = a.predictedBefore();
@@ -155,26 +149,27 @@ public final class ProofFiles {
                 table,
                 false,
                 "Predicted",
-                expected(b.lowC(), b.medianC(), b.highC()),
-                expected(c.lowC(), c.medianC(), c.highC()));
+                expected(b.lowC(), b.medianC(), b.highC(), speech),
+                expected(c.lowC(), c.medianC(), c.highC(), speech));
         if (b.untaught() != null || c.untaught() != null) {
-            row(table, false, "Predicted before a log taught the model", untaught(b), untaught(c));
+            row(table, false, "Predicted before a log taught the model", untaught(b, speech), untaught(c, speech));
         }
-        row(table, false, "Read", read(b), read(c));
+        row(table, false, "Read", read(b, speech), read(c, speech));
         return table;
     }
 
-    private static String untaught(Proof.Predicted p) {
+    private static String untaught(Proof.Predicted p, Speech speech) {
         Proof.Expected e = p.untaught();
-        return e == null ? NONE : expected(e.lowC(), e.medianC(), e.highC());
+        return e == null ? NONE : expected(e.lowC(), e.medianC(), e.highC(), speech);
     }
 
-    private static String expected(double low, double median, double high) {
-        return String.format(Locale.ROOT, "%.1f °C (%.1f to %.1f)", median, low, high);
+    private static String expected(double low, double median, double high, Speech speech) {
+        return speech.figure(Measure.TEMPERATURE, median, 1) + " (" + speech.range(Measure.TEMPERATURE, low, high, 1)
+                + ")";
     }
 
-    private static String read(Proof.Predicted p) {
-        return p.readC() == null ? NONE : String.format(Locale.ROOT, "%.1f °C", p.readC());
+    private static String read(Proof.Predicted p, Speech speech) {
+        return p.readC() == null ? NONE : speech.figure(Measure.TEMPERATURE, p.readC(), 1);
     }
 
     /** The rise of the oil over the mean lap, before thin and after thick. */
@@ -200,7 +195,7 @@ public final class ProofFiles {
         line(t, laps.riseAfterKPerKw(), low, high, 1.6f, "after");
         words(t, LEFT - 4, BOTTOM + HIGH - TOP, Element.ALIGN_RIGHT, String.format(Locale.ROOT, "%.1f", high));
         words(t, LEFT - 4, BOTTOM, Element.ALIGN_RIGHT, String.format(Locale.ROOT, "%.1f", low));
-        words(t, LEFT, 4, Element.ALIGN_LEFT, "start of the mean lap: rise of the oil over the air per heat, K/kW");
+        words(t, LEFT, 4, Element.ALIGN_LEFT, "start of the mean lap: rise of the oil over the air per heat, °C/kW");
         words(t, LEFT + WIDE, 4, Element.ALIGN_RIGHT, "end");
         try {
             Image image = Image.getInstance(t);

@@ -8,6 +8,7 @@ import com.lowagie.text.Phrase;
 import com.lowagie.text.Rectangle;
 import com.lowagie.text.pdf.PdfPCell;
 import com.lowagie.text.pdf.PdfPTable;
+import isotherm.core.message.Measure;
 import isotherm.core.sheet.Entry;
 import isotherm.core.sheet.Gate;
 import isotherm.core.sheet.Stage;
@@ -24,7 +25,6 @@ import java.awt.Color;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -34,18 +34,17 @@ public final class SheetFiles {
     private static final float PICTURE = 150;
     private static final float[] COLUMNS = {0.7f, 8.6f, 3.7f};
 
-    /** A figure and its unit stay on one line. */
-    private static final char UNBROKEN = '\u00a0';
-
     private SheetFiles() {}
 
     /**
      * @param build a build
      * @param progress how far it is
      * @param pictures gives a picture by its identity
+     * @param speech the reader's words and units
      * @return its run sheet as a PDF on A4
      */
-    public static byte[] pdf(BuildDocument build, SheetProgress progress, Function<String, byte[]> pictures) {
+    public static byte[] pdf(
+            BuildDocument build, SheetProgress progress, Function<String, byte[]> pictures, Speech speech) {
         Map<String, StepState> states =
                 progress.steps().stream().collect(Collectors.toMap(StepState::id, Function.identity()));
         return Paper.pdf(build.car().name() + ": " + build.name(), (document, writer) -> {
@@ -71,7 +70,7 @@ public final class SheetFiles {
                         gate = s.behind();
                         table.addCell(gate(progress, gate, build));
                     }
-                    step(table, s, states.get(s.id()));
+                    step(table, s, states.get(s.id()), speech);
                 }
                 document.add(table);
                 if (stage == Stage.STRIP || stage == Stage.REFIT) {
@@ -84,7 +83,8 @@ public final class SheetFiles {
             if (!progress.alarms().isEmpty()) {
                 Paper.heading(document, "What the watch on the gauges said");
                 for (EntryDocument a : progress.alarms()) {
-                    document.add(new Paragraph(a.at() + "  " + a.text(), Paper.TEXT));
+                    document.add(new Paragraph(
+                            a.at() + "  " + (a.message() == null ? a.text() : speech.say(a.message())), Paper.TEXT));
                 }
             }
         });
@@ -117,7 +117,7 @@ public final class SheetFiles {
         return cell;
     }
 
-    private static void step(PdfPTable table, SheetStep s, StepState state) {
+    private static void step(PdfPTable table, SheetStep s, StepState state, Speech speech) {
         table.addCell(Paper.cell(state.done() == null ? "[   ]" : "x", Paper.STRONG, Element.ALIGN_LEFT));
         PdfPCell words = Paper.cell("", Paper.TEXT, Element.ALIGN_LEFT);
         words.setPaddingRight(10);
@@ -135,7 +135,7 @@ public final class SheetFiles {
         PdfPCell figures = Paper.cell("", Paper.TEXT, Element.ALIGN_LEFT);
         for (SheetFigure f : s.figures()) {
             figures.addElement(new Paragraph(
-                    f.name() + " " + figure(f.measure(), f.low(), f.high())
+                    f.name() + " " + speech.range(f.measure(), f.low(), f.high(), digits(f.measure(), f.low()))
                             + (f.source() == Step.Source.ESTIMATE ? " ~" : ""),
                     Paper.TEXT));
             figures.addElement(new Paragraph(f.from(), Paper.SMALL));
@@ -144,12 +144,14 @@ public final class SheetFiles {
             figures.addElement(new Paragraph(
                     s.reading().name() + ": "
                             + (state.reading() == null
-                                    ? "__________" + UNBROKEN + unit(s.reading().measure())
-                                    : number(
+                                    ? "__________\u00a0"
+                                            + speech.unit(s.reading().measure())
+                                    : speech.figure(
                                                     s.reading().measure(),
-                                                    state.reading().value())
-                                            + UNBROKEN
-                                            + unit(s.reading().measure())
+                                                    state.reading().value(),
+                                                    digits(
+                                                            s.reading().measure(),
+                                                            state.reading().value()))
                                             + (state.reading().kind() == Entry.Kind.LIVE_READING
                                                     ? ", by the logger"
                                                     : "")),
@@ -162,30 +164,10 @@ public final class SheetFiles {
         table.addCell(figures);
     }
 
-    private static String figure(Step.Measure measure, double low, double high) {
-        return low == high
-                ? number(measure, low) + UNBROKEN + unit(measure)
-                : number(measure, low) + " to " + number(measure, high) + UNBROKEN + unit(measure);
-    }
-
-    private static String number(Step.Measure measure, double v) {
-        int digits =
-                switch (measure) {
-                    case PRESSURE, VOLUME -> 2;
-                    case TEMPERATURE, TORQUE, LENGTH, ANGLE -> v == Math.rint(v) ? 0 : 1;
-                };
-        return String.format(Locale.ROOT, "%." + digits + "f", v);
-    }
-
-    private static String unit(Step.Measure measure) {
-        return switch (measure) {
-            case PRESSURE -> "bar";
-            case TEMPERATURE -> "°C";
-            case TORQUE -> "N·m";
-            case VOLUME -> "L";
-            case LENGTH -> "mm";
-            case ANGLE -> "°";
-        };
+    /** What is no whole number shows that it is not. */
+    private static int digits(Measure measure, double v) {
+        int usual = measure.metric().digits();
+        return usual == 0 && v != Math.rint(v) ? 1 : usual;
     }
 
     private static void loose(Document document, List<LooseDocument> off, boolean back) {

@@ -7,11 +7,14 @@ import isotherm.core.catalogue.CorePart;
 import isotherm.core.catalogue.PlumbingParts;
 import isotherm.server.document.BayDocument;
 import isotherm.server.document.DocumentReader;
+import isotherm.server.document.MessageDocument;
 import isotherm.server.document.Plumbed;
 import isotherm.server.document.PlumbingDocument;
 import isotherm.server.document.PlumbingSolver;
 import isotherm.server.testing.Examples;
 import isotherm.server.testing.RunningServer;
+import isotherm.words.UnitChoice;
+import isotherm.words.Words;
 import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
@@ -19,6 +22,7 @@ import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -179,7 +183,7 @@ class PlumbingApiTest {
         JsonNode other = answer(q -> plumbing(q).put("feed", "OTHER"));
         assertThat(other.get("lines").get(0).get("toPort").get("xMm").doubleValue())
                 .isEqualTo(-fed, within(0.2));
-        assertThat(other.get("notes").toString()).contains("as the core's maker says");
+        assertThat(other.get("notes").toString()).contains("plumbingNote.FEED_OTHER.text");
     }
 
     @Test
@@ -266,12 +270,12 @@ class PlumbingApiTest {
     @Test
     void notesFollowTheChoices() {
         JsonNode down = answer(q -> ((ObjectNode) q.get("design").get("cooler")).put("ports", "DOWN"));
-        assertThat(down.get("notes").toString()).contains("fill the core before it is fitted");
+        assertThat(down.get("notes").toString()).contains("plumbingNote.PORTS_DOWN.text");
         JsonNode push = answer(q -> plumbing(q).put("hose", "OP-10"));
-        assertThat(push.get("notes").toString()).contains("rated to 125 °C");
-        assertThat(push.get("lines").get(0).get("cut").get("order").toString()).contains("Warm the end");
+        assertThat(push.get("notes").toString()).contains("plumbingNote.HOSE_TOO_COOL.text");
+        assertThat(order(push)).contains("Warm the end");
         JsonNode plain = answer(q -> plumbing(q).put("takeoff", "HR-M20"));
-        assertThat(plain.get("notes").toString()).contains("this takeoff has none");
+        assertThat(plain.get("notes").toString()).contains("plumbingNote.TAKEOFF_LACKS_THERMOSTAT.text");
     }
 
     @Test
@@ -404,6 +408,15 @@ class PlumbingApiTest {
         assertThat(told.get("refused").get(0).get("reason").stringValue()).contains("-1 is outside");
     }
 
+    private static String order(JsonNode plumbed) {
+        return plumbed.at("/lines/0/cut/order")
+                .valueStream()
+                .map(m ->
+                        DocumentReader.read(m.toString(), MessageDocument.class).toCore())
+                .map(m -> Words.english().render(m, UnitChoice.METRIC))
+                .collect(Collectors.joining("; "));
+    }
+
     @Test
     void pushOnHoseIsCutWithAKnifeAndBraidWithASaw() {
         String pushOn = JSON.readTree(
@@ -416,13 +429,9 @@ class PlumbingApiTest {
                 .orElseThrow()
                 .get("number")
                 .stringValue();
-        assertThat(answer(q -> plumbing(q).put("hose", pushOn))
-                        .at("/lines/0/cut/order")
-                        .toString())
+        assertThat(order(answer(q -> plumbing(q).put("hose", pushOn))))
                 .contains("sharp knife")
                 .doesNotContain("saw");
-        assertThat(answer(q -> {}).at("/lines/0/cut/order").toString())
-                .contains("fine saw", "gloves")
-                .doesNotContain("knife");
+        assertThat(order(answer(q -> {}))).contains("fine saw", "gloves").doesNotContain("knife");
     }
 }

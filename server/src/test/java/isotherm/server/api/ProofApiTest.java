@@ -4,7 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.lowagie.text.pdf.PdfReader;
 import com.lowagie.text.pdf.parser.PdfTextExtractor;
+import isotherm.server.document.DocumentReader;
+import isotherm.server.document.MessageDocument;
 import isotherm.server.testing.RunningServer;
+import isotherm.words.UnitChoice;
+import isotherm.words.Words;
 import java.io.IOException;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
@@ -55,7 +59,7 @@ class ProofApiTest {
         assertThat(a.get("alike").doubleValue()).isGreaterThan(0.9);
         assertThat(a.at("/laps/speedBeforeKmh")).hasSize(80);
         assertThat(a.get("figures")).anySatisfy(f -> {
-            assertThat(f.get("name").stringValue()).isEqualTo("Drop over the core");
+            assertThat(f.path("kind").asString("")).isEqualTo("CORE_DROP");
             assertThat(f.has("before") && !f.get("before").isNull())
                     .as("there was none")
                     .isFalse();
@@ -106,7 +110,9 @@ class ProofApiTest {
         assertThat(text)
                 .contains("Aldane Corvid", "It runs cooler", "Skerry Moor, before", "Skerry Moor, after", "Difference")
                 .contains("Drop over the core", "Estimates", "Looked at by");
-        String verdict = answer(question(0, 1)).get("words").get(0).stringValue();
+        MessageDocument reason =
+                DocumentReader.read(answer(question(0, 1)).get("reasons").get(0).toString(), MessageDocument.class);
+        String verdict = Words.english().render(reason.toCore(), UnitChoice.METRIC);
         assertThat(text.replaceAll("\\s+", " ")).contains(verdict.replaceAll("\\s+", " "));
     }
 

@@ -146,7 +146,7 @@ class HostileLoggerTest {
         for (int i = 0; i < 150 && !entries().contains("has sent nothing"); i++) {
             Thread.sleep(100);
         }
-        assertThat(entries()).contains("SENSOR_LOST", "has sent nothing for 10 s");
+        assertThat(entries()).contains("LOGGER_SILENT", "has sent nothing for 10 s");
         say(out, "ROW 20 rpm=2200 oil_pressure=4.4\n");
         assertThat(sample(s -> s.get("silentSeconds").intValue() == 0)
                         .get("values")

@@ -6,8 +6,13 @@ import biweekly.Biweekly;
 import biweekly.ICalendar;
 import biweekly.component.VEvent;
 import isotherm.core.care.CareBook;
+import isotherm.core.care.CareReason;
+import isotherm.core.care.Task;
+import isotherm.core.message.Measure;
 import isotherm.server.document.CareDocuments.CareTask;
 import isotherm.server.document.CareDocuments.CareView;
+import isotherm.server.document.MessageDocument;
+import isotherm.words.UnitChoice;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
@@ -19,8 +24,19 @@ class CareCalendarTest {
     private static final UUID CAR = UUID.fromString("3e9b174d-820a-438d-9aa1-b447738e4781");
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 25);
 
-    private static CareTask task(String id, CareBook.Urgency urgency, String date, String caution) {
-        return new CareTask(id, "Look at " + id, "It wears", caution, urgency, "by " + date, date, null);
+    private static CareTask task(Task.Kind kind, CareBook.Urgency urgency, String date) {
+        return new CareTask(
+                kind.id(),
+                MessageDocument.of(kind.say("what")
+                        .with("distance", Measure.TRAVEL, 500e3)
+                        .with("all", Measure.VOLUME, 6.3e-3)
+                        .with("cooler", Measure.VOLUME, 0.8e-3)),
+                MessageDocument.of(kind.say("why").with("step", Measure.TEMPERATURE_DIFFERENCE, 10)),
+                MessageDocument.of(kind.say("caution")),
+                urgency,
+                List.of(MessageDocument.of(CareReason.BY.say("text").name("day", String.valueOf(date)))),
+                date,
+                null);
     }
 
     private static ICalendar calendar(CareTask... tasks) {
@@ -28,7 +44,8 @@ class CareCalendarTest {
                 CAR,
                 "Corvid; the red one",
                 new CareView("Build", "2026-03-01", null, List.of(tasks), List.of()),
-                TODAY);
+                TODAY,
+                new Speech(UnitChoice.IMPERIAL));
         assertThat(text).startsWith("BEGIN:VCALENDAR").contains("VERSION:2.0");
         return Biweekly.parse(text).first();
     }
@@ -44,8 +61,8 @@ class CareCalendarTest {
     @Test
     void whatIsDueStandsAtTodayAndWhatIsNotAtItsDay() {
         List<VEvent> events = calendar(
-                        task("joints", CareBook.Urgency.DUE, "2026-10-01", null),
-                        task("hoses", CareBook.Urgency.LATER, "2031-03-01", null))
+                        task(Task.Kind.JOINTS, CareBook.Urgency.DUE, "2026-10-01"),
+                        task(Task.Kind.HOSES, CareBook.Urgency.LATER, "2031-03-01"))
                 .getEvents();
         assertThat(events).hasSize(2);
         assertThat(day(events.get(0))).isEqualTo(TODAY);
@@ -57,29 +74,31 @@ class CareCalendarTest {
 
     @Test
     void whatWaitsForDistanceAloneHasNoDay() {
-        assertThat(calendar(task("joints-500", CareBook.Urgency.LATER, null, null))
+        assertThat(calendar(task(Task.Kind.JOINTS_AGAIN, CareBook.Urgency.LATER, null))
                         .getEvents())
                 .isEmpty();
-        assertThat(calendar(task("joints-500", CareBook.Urgency.DUE, null, null))
+        assertThat(calendar(task(Task.Kind.JOINTS_AGAIN, CareBook.Urgency.DUE, null))
                         .getEvents())
                 .hasSize(1);
     }
 
     @Test
     void theCautionStandsWithTheTaskAndTheNameIsKept() {
-        VEvent event = calendar(task("oil", CareBook.Urgency.DUE, null, "Hot oil burns."))
+        VEvent event = calendar(task(Task.Kind.OIL, CareBook.Urgency.DUE, null))
                 .getEvents()
                 .get(0);
-        assertThat(event.getDescription().getValue()).contains("CAUTION: Hot oil burns.");
-        assertThat(event.getSummary().getValue()).isEqualTo("Corvid; the red one: Look at oil");
+        assertThat(event.getDescription().getValue()).contains("CAUTION: Hot oil burns.", "for every 18 °F more");
+        assertThat(event.getSummary().getValue())
+                .isEqualTo(
+                        "Corvid; the red one: Change oil and filter: 6.66 qt in all, of which 0.85 qt are the cooler's");
     }
 
     @Test
     void aTaskKeepsItsIdentitySoThatASubscriptionMovesItAndDoesNotRepeatIt() {
-        VEvent first = calendar(task("oil", CareBook.Urgency.LATER, "2027-01-01", null))
+        VEvent first = calendar(task(Task.Kind.OIL, CareBook.Urgency.LATER, "2027-01-01"))
                 .getEvents()
                 .get(0);
-        VEvent second = calendar(task("oil", CareBook.Urgency.LATER, "2027-06-01", null))
+        VEvent second = calendar(task(Task.Kind.OIL, CareBook.Urgency.LATER, "2027-06-01"))
                 .getEvents()
                 .get(0);
         assertThat(second.getUid().getValue())

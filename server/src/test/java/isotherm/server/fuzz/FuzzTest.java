@@ -6,6 +6,7 @@ import isotherm.server.testing.Examples;
 import isotherm.server.testing.RunningServer;
 import isotherm.server.testing.Wren;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.net.URLEncoder;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -60,6 +61,8 @@ class FuzzTest {
             "application/json;charset=utf-16",
             "nonsense");
 
+    private static final Path TOLD = Path.of("target", "fuzz-faults.txt");
+
     private final Random random = new Random(SEED);
     private final HttpClient client = HttpClient.newHttpClient();
     private final List<String> faults = new ArrayList<>();
@@ -98,10 +101,8 @@ class FuzzTest {
             }
             System.out.println("fuzz: " + REQUESTS + " requests of seed " + SEED + ", answers by status " + statuses
                     + ", faults " + faults.size() + ", longest by path, ms: " + longest);
-            Path told = Path.of("target", "fuzz-faults.txt");
-            Files.write(told, faults);
             assertThat(faults.stream().map(f -> f.substring(0, Math.min(f.length(), SHOWN))))
-                    .as("whole in " + told)
+                    .as("whole in " + TOLD)
                     .isEmpty();
             assertThat(server.send("GET", "/api/broken", null).body())
                     .as("nothing that was taken is refused when it is read again")
@@ -167,18 +168,28 @@ class FuzzTest {
             }
             statuses.merge(answer.statusCode(), 1, Integer::sum);
             if (answer.statusCode() >= 500 || answer.body().contains("Exception")) {
-                faults.add(answer.statusCode() + " " + shown + " → " + answer.body());
+                fault(answer.statusCode() + " " + shown + " → " + answer.body());
             }
             boolean taken = answer.statusCode() < 300
                     && body != null
                     && !operation.schema().isEmpty();
             if (taken && !isAllowed(description, operation.schema(), body)) {
-                faults.add("taken although it is not described: " + shown);
+                fault("taken although it is not described: " + shown);
             }
         } catch (HttpTimeoutException e) {
-            faults.add("longer than " + LONGEST.toSeconds() + " s: " + shown);
+            fault("longer than " + LONGEST.toSeconds() + " s: " + shown);
         } catch (IOException e) {
-            faults.add(e + " " + shown);
+            fault(e + " " + shown);
+        }
+    }
+
+    /** Written down at once: a run of twenty thousand takes most of an hour. */
+    private void fault(String what) {
+        faults.add(what);
+        try {
+            Files.write(TOLD, faults);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
     }
 

@@ -1,6 +1,7 @@
-package isotherm.core.advise;
+package isotherm.core.findings;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import isotherm.core.airflow.Airway;
 import isotherm.core.airflow.Place;
@@ -19,6 +20,7 @@ import isotherm.core.heat.HeatSchool;
 import isotherm.core.hydraulics.CoolerLoop;
 import isotherm.core.hydraulics.Hose;
 import isotherm.core.hydraulics.OilThermostat;
+import isotherm.core.message.Value;
 import isotherm.core.simulate.Car;
 import isotherm.core.simulate.Coolant;
 import isotherm.core.simulate.DemoCars;
@@ -34,12 +36,12 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 
-class AdvisorTest {
+class FindingsTest {
     private static final Car CAR = DemoCars.car();
     private static final Duty TRACK = DemoCars.session(12);
 
     private static List<Finding> findings(Duty duty, Design design) {
-        return Advisor.findings(Assessment.of(CAR, duty, design));
+        return Findings.of(Assessment.of(CAR, duty, design));
     }
 
     private static Optional<Finding> find(List<Finding> findings, Finding.Topic topic) {
@@ -133,13 +135,13 @@ class AdvisorTest {
     @MethodSource("provoked")
     void everyFindingIsMadeAndItsRemedyIsComputed(Finding.Topic topic, Design design, Boolean gone) {
         Finding f = find(findings(TRACK, design), topic).orElseThrow();
-        assertThat(f.why()).isNotBlank();
-        assertThat(f.figure()).isNotBlank();
+        assertThat(f.what().key()).isEqualTo(topic.key("what"));
+        assertThat(f.why().key()).isEqualTo(topic.key("why"));
         if (gone == null) {
             assertThat(f.remedy()).isEmpty();
             return;
         }
-        Finding.Remedy remedy = f.remedy().orElseThrow();
+        Remedy remedy = f.remedy().orElseThrow();
         assertThat(remedy.peakK())
                 .isEqualTo(Simulator.run(CAR, TRACK, remedy.design()).peak());
         if (gone) {
@@ -154,7 +156,7 @@ class AdvisorTest {
         Car hot = CAR.withSchool(new HeatSchool.ShareOfPower(0.16));
         Assessment a = Assessment.of(hot, climb, d);
         assertThat(a.session().peak()).isGreaterThan(hot.limits().targetHighK());
-        Finding fan = find(Advisor.findings(a), Finding.Topic.FAN).orElseThrow();
+        Finding fan = find(Findings.of(a), Finding.Topic.FAN).orElseThrow();
         assertThat(fan.remedy().orElseThrow().peakK())
                 .isLessThanOrEqualTo(hot.limits().targetHighK());
     }
@@ -166,7 +168,7 @@ class AdvisorTest {
         assertThat(today).isLessThan(CAR.limits().limitK());
         var a = Assessment.of(CAR, TRACK, d, OptionalDouble.of(2 * CAR.engine().power()));
         assertThat(a.planned().orElseThrow().peak()).isGreaterThan(today);
-        Finding planned = find(Advisor.findings(a), Finding.Topic.PLANNED_POWER).orElseThrow();
+        Finding planned = find(Findings.of(a), Finding.Topic.PLANNED_POWER).orElseThrow();
         planned.remedy().ifPresent(r -> assertThat(Assessment.planned(
                                 CAR, TRACK, r.design(), 2 * CAR.engine().power())
                         .peak())
@@ -193,7 +195,7 @@ class AdvisorTest {
     void aSensorBehindTheCoolerIsPointedOut() {
         Car elsewhere = CAR.withSensor(Car.SensorPlace.GALLERY);
         Design d = DemoCars.design(16, Place.GRILLE_AHEAD);
-        assertThat(find(Advisor.findings(Assessment.of(elsewhere, TRACK, d)), Finding.Topic.SENSOR))
+        assertThat(find(Findings.of(Assessment.of(elsewhere, TRACK, d)), Finding.Topic.SENSOR))
                 .isPresent();
         assertThat(find(findings(TRACK, d), Finding.Topic.SENSOR)).isEmpty();
     }
@@ -203,7 +205,7 @@ class AdvisorTest {
         var c = CAR.coolant();
         var small = new isotherm.core.airflow.Radiator(0.16, 800, 160, 0.05, 100, 0.4);
         Car weak = CAR.withCoolant(new Coolant(c.capacity(), c.heatShare(), small, c.opensK(), c.fullK()));
-        List<Finding> findings = Advisor.findings(Assessment.of(weak, TRACK, DemoCars.design(34, Place.GRILLE_AHEAD)));
+        List<Finding> findings = Findings.of(Assessment.of(weak, TRACK, DemoCars.design(34, Place.GRILLE_AHEAD)));
         assertThat(findings)
                 .anyMatch(f -> f.topic() == Finding.Topic.COOLANT_BOILS || f.topic() == Finding.Topic.COOLANT_PAYS);
     }
@@ -212,7 +214,7 @@ class AdvisorTest {
     void aCarWithoutACoolerThatNeedsOneIsOfferedOne() {
         Finding hot =
                 find(findings(TRACK, Design.NO_COOLER), Finding.Topic.TOO_HOT).orElseThrow();
-        Finding.Remedy remedy = hot.remedy().orElseThrow();
+        Remedy remedy = hot.remedy().orElseThrow();
         assertThat(remedy.design().cooler()).isPresent();
         assertThat(remedy.peakK())
                 .isLessThan(Simulator.run(CAR, TRACK, Design.NO_COOLER).peak() - 10);
@@ -230,7 +232,7 @@ class AdvisorTest {
                 .findFirst()
                 .orElseThrow();
         var a = Assessment.of(CAR, TRACK, d, OptionalDouble.of(power));
-        Finding.Remedy r = find(Advisor.findings(a), Finding.Topic.PLANNED_POWER)
+        Remedy r = find(Findings.of(a), Finding.Topic.PLANNED_POWER)
                 .orElseThrow()
                 .remedy()
                 .orElseThrow();
@@ -258,7 +260,7 @@ class AdvisorTest {
                 DemoCars.DAY);
         Finding gaps =
                 find(findings(log, Design.NO_COOLER), Finding.Topic.LOG_GAPS).orElseThrow();
-        assertThat(gaps.figure()).isEqualTo("1, 43 s in all");
+        assertThat(gaps.what().figure("missing")).isEqualTo(43);
         assertThat(find(findings(TRACK, Design.NO_COOLER), Finding.Topic.LOG_GAPS))
                 .isEmpty();
     }
@@ -281,7 +283,7 @@ class AdvisorTest {
     }
 
     private static List<Finding> findings(Car car, Duty duty, Design design) {
-        return Advisor.findings(Assessment.of(car, duty, design));
+        return Findings.of(Assessment.of(car, duty, design));
     }
 
     @Test
@@ -291,7 +293,7 @@ class AdvisorTest {
         Finding close = find(findings(limited(peak + 1, peak + 2), TRACK, d), Finding.Topic.MARGINAL)
                 .orElseThrow();
         assertThat(close.severity()).isEqualTo(Finding.Severity.RISK);
-        assertThat(close.figure()).isEqualTo("2 °C");
+        assertThat(close.what().figure("spare")).isEqualTo(2, within(1e-9));
         assertThat(find(findings(limited(peak + 1, peak + 40), TRACK, d), Finding.Topic.MARGINAL))
                 .isEmpty();
         assertThat(find(findings(limited(peak + 1, peak + 40), TRACK, d), Finding.Topic.HOLDS))
@@ -304,13 +306,14 @@ class AdvisorTest {
         Airway tight = sealed.cooler().orElseThrow().airway().withSealing(0.97);
         Finding hot = find(findings(TRACK, sealed.withAirway(tight)), Finding.Topic.TOO_HOT)
                 .orElseThrow();
-        assertThat(hot.remedy().orElseThrow().label()).startsWith("Go up to");
+        assertThat(hot.remedy().orElseThrow().label().key()).isEqualTo(Remedy.Kind.MORE_ROWS.key("label"));
         assertThat(find(findings(TRACK, sealed), Finding.Topic.TOO_HOT)
                         .orElseThrow()
                         .remedy()
                         .orElseThrow()
-                        .label())
-                .startsWith("Seal the opening");
+                        .label()
+                        .key())
+                .startsWith("remedy.SEAL");
     }
 
     @Test
@@ -342,7 +345,7 @@ class AdvisorTest {
         Finding cold = find(findings(cool, TRACK, DemoCars.design(10, Place.GRILLE_AHEAD)), Finding.Topic.TOO_COLD)
                 .orElseThrow();
         assertThat(cold.severity()).isEqualTo(Finding.Severity.NOTE);
-        assertThat(cold.what()).contains("with or without the cooler");
+        assertThat(cold.what().values().get("blamed")).isEqualTo(new Value.Choice("no"));
     }
 
     /** From a radiator with room to spare to one that is too small: first nothing, then the coolant pays, then it boils. */
@@ -392,7 +395,7 @@ class AdvisorTest {
                 List<Finding> said = findings(TRACK, DemoCars.design(rows, place));
                 assertThat(said).as(rows + " rows, " + place).isNotEmpty().isSortedAccordingTo((x, y) -> x.severity()
                         .compareTo(y.severity()));
-                assertThat(said).allSatisfy(f -> assertThat(f.what()).isNotBlank());
+                assertThat(said).allSatisfy(f -> assertThat(f.what().key()).startsWith("finding."));
             }
         }
     }

@@ -1,4 +1,4 @@
-package isotherm.core.advise;
+package isotherm.core.findings;
 
 import isotherm.core.duty.CruiseDuty;
 import isotherm.core.duty.DemandTrace;

@@ -1,6 +1,7 @@
-package isotherm.core.advise;
+package isotherm.core.findings;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import isotherm.core.airflow.Airway;
 import isotherm.core.airflow.Place;
@@ -11,6 +12,7 @@ import isotherm.core.fluid.Oil;
 import isotherm.core.fluid.Units;
 import isotherm.core.heat.HeatSchool;
 import isotherm.core.hydraulics.OilThermostat;
+import isotherm.core.message.Value;
 import isotherm.core.simulate.Car;
 import isotherm.core.simulate.DemoCars;
 import isotherm.core.simulate.Design;
@@ -59,7 +61,7 @@ class VerdictTest {
     void aRoadCarNeedsNoneWithOrWithoutOneFitted() {
         Verdict bare = verdict(CAR, ROAD, Design.NO_COOLER);
         assertThat(bare.kind()).isEqualTo(Verdict.Kind.NOT_NEEDED);
-        assertThat(bare.why()).contains("°C under the target's upper edge");
+        assertThat(bare.why().figure("under")).isGreaterThanOrEqualTo(5);
         assertThat(bare.options()).isEmpty();
         assertThat(verdict(CAR, ROAD, DemoCars.design(13, Place.GRILLE_AHEAD)).kind())
                 .isEqualTo(Verdict.Kind.NOT_NEEDED);
@@ -69,8 +71,8 @@ class VerdictTest {
     void aHotCarWithoutACoolerNeedsOne() {
         Verdict v = verdict(CAR, TRACK, Design.NO_COOLER);
         assertThat(v.kind()).isEqualTo(Verdict.Kind.NEEDED);
-        assertThat(v.what()).isEqualTo("An oil cooler is needed");
-        assertThat(v.why()).contains("130 °C");
+        assertThat(v.what().values().get("cooled")).isEqualTo(new Value.Choice("no"));
+        assertThat(v.why().figure("limit")).isEqualTo(Units.kelvin(130), within(1e-9));
     }
 
     @Test
@@ -92,7 +94,7 @@ class VerdictTest {
                 OptionalDouble.of(2 * roomy.engine().power()));
         Verdict v = Verdict.of(a);
         assertThat(v.kind()).isEqualTo(Verdict.Kind.NEEDED_FOR_PLANNED);
-        assertThat(v.why()).contains("with the planned power");
+        assertThat(v.why().figure("then")).isGreaterThan(v.why().figure("target"));
         assertThat(verdict(roomy, mild, Design.NO_COOLER).kind()).isEqualTo(Verdict.Kind.NOT_NEEDED);
     }
 
@@ -111,9 +113,9 @@ class VerdictTest {
         Verdict v = verdict(CAR, TRACK, leaky);
         assertThat(v.kind()).isEqualTo(Verdict.Kind.TRY_FIRST);
         assertThat(v.options()).isNotEmpty();
-        for (Finding.Remedy option : v.options()) {
+        for (Remedy option : v.options()) {
             assertThat(Simulator.run(CAR, TRACK, option.design()).peak())
-                    .as(option.label())
+                    .as(option.label().key())
                     .isEqualTo(option.peakK())
                     .isLessThanOrEqualTo(CAR.limits().targetHighK());
         }
@@ -127,7 +129,8 @@ class VerdictTest {
                 .isGreaterThan(CAR.limits().targetHighK());
         Verdict v = verdict(CAR, TRACK, late);
         assertThat(v.kind()).isEqualTo(Verdict.Kind.TRY_FIRST);
-        assertThat(v.options().get(0).label()).isEqualTo("Fit a thermostat that opens at 90 °C");
+        assertThat(v.options().get(0).label().key()).isEqualTo(Remedy.Kind.THERMOSTAT.key("label"));
+        assertThat(v.options().get(0).label().figure("opens")).isEqualTo(Units.kelvin(95), within(1e-9));
     }
 
     @Test
@@ -139,7 +142,8 @@ class VerdictTest {
                 new Car.Limits(Units.kelvin(90), Units.kelvin(110), Units.kelvin(175)));
         Verdict v = verdict(tolerant, TRACK, Design.NO_COOLER);
         assertThat(v.kind()).isEqualTo(Verdict.Kind.TRY_FIRST);
-        assertThat(v.options()).anySatisfy(o -> assertThat(o.label()).contains("if the engine's maker allows it"));
+        assertThat(v.options())
+                .anySatisfy(o -> assertThat(o.label().key()).isEqualTo(Remedy.Kind.ACCEPT_WITH_GRADE.key("label")));
     }
 
     @Test
@@ -151,12 +155,12 @@ class VerdictTest {
         assertThat(open).isLessThan(shut - 1);
         Car between = withTarget(CAR, (open + shut) / 2);
         assertThat(verdict(between, TRACK, closed).options()).anySatisfy(o -> {
-            assertThat(o.label()).isEqualTo("Vent the arch liner");
+            assertThat(o.label()).isEqualTo(Remedy.Kind.VENT_LINER.say("label"));
             assertThat(o.peakK()).isEqualTo(open);
         });
         // Where venting is not enough, it is not offered as though it were.
         assertThat(verdict(withTarget(CAR, open - 1), TRACK, closed).options())
-                .extracting(Finding.Remedy::label)
-                .doesNotContain("Vent the arch liner");
+                .extracting(Remedy::label)
+                .doesNotContain(Remedy.Kind.VENT_LINER.say("label"));
     }
 }

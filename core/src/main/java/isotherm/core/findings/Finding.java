@@ -1,6 +1,8 @@
-package isotherm.core.advise;
+package isotherm.core.findings;
 
-import isotherm.core.simulate.Design;
+import isotherm.core.message.Message;
+import isotherm.core.message.MessageTopic;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -8,12 +10,11 @@ import java.util.Optional;
  *
  * @param severity how serious it is
  * @param topic what it is about
- * @param what the finding in one sentence
- * @param figure the figure behind it, with its unit
- * @param why the reason, in a sentence or two
+ * @param what what is wrong, with its figure and its bound
+ * @param why what that does
  * @param remedy a change that would mend it, if one is known
  */
-public record Finding(Severity severity, Topic topic, String what, String figure, String why, Optional<Remedy> remedy) {
+public record Finding(Severity severity, Topic topic, Message what, Message why, Optional<Remedy> remedy) {
 
     /** How serious a finding is, most serious first. */
     public enum Severity {
@@ -40,7 +41,7 @@ public record Finding(Severity severity, Topic topic, String what, String figure
     }
 
     /** What a finding is about. */
-    public enum Topic {
+    public enum Topic implements MessageTopic {
         /** The oil gets hotter than its limit or its target. */
         TOO_HOT(Station.CORE),
         /** The oil stays under its limit with little in hand. */
@@ -98,14 +99,32 @@ public record Finding(Severity severity, Topic topic, String what, String figure
         public Station station() {
             return station;
         }
+
+        /** @return whether only an engineer asks for it: it stays one step away, behind how this is computed */
+        public boolean background() {
+            return this == STRETCHED;
+        }
+
+        @Override
+        public String chapter() {
+            return "finding";
+        }
+
+        @Override
+        public List<String> parts() {
+            return this == STRETCHED ? List.of("what", "why", "range") : List.of("what", "why");
+        }
+
+        Finding of(Severity severity, Message what, Message why) {
+            return new Finding(severity, this, what, why, Optional.empty());
+        }
     }
 
-    /**
-     * A change to the design, with what it would bring.
-     *
-     * @param label what to do, in the imperative
-     * @param design the design after it
-     * @param peakK highest oil temperature after it, K
-     */
-    public record Remedy(String label, Design design, double peakK) {}
+    Finding mendedBy(Remedy one) {
+        return new Finding(severity, topic, what, why, Optional.of(one));
+    }
+
+    Finding mendedBy(Optional<Remedy> one) {
+        return new Finding(severity, topic, what, why, one);
+    }
 }

@@ -1,0 +1,30 @@
+package isotherm.core.compare;
+
+import isotherm.core.message.MessageTopic;
+import java.util.List;
+
+/** Why a comparison says what it says. */
+public enum ComparisonReason implements MessageTopic {
+    /** Too few laps on a plateau. */
+    FEW_LAPS,
+    /** Too different a pace. */
+    PACE,
+    /** Two circuits. */
+    CIRCUIT,
+    /** Too different days. */
+    DAYS,
+    /** Nothing that stands out. */
+    NO_DIFFERENCE,
+    /** How much cooler or hotter. */
+    DIFFERENCE;
+
+    @Override
+    public String chapter() {
+        return "comparisonReason";
+    }
+
+    @Override
+    public List<String> parts() {
+        return List.of("text");
+    }
+}

@@ -1,0 +1,33 @@
+package isotherm.core.findings;
+
+import isotherm.core.exchanger.CoreRating;
+import isotherm.core.findings.Finding.Severity;
+import isotherm.core.findings.Finding.Topic;
+import isotherm.core.message.Measure;
+import isotherm.core.message.Message;
+import java.util.List;
+
+/** A correlation is used outside the range for which it was fitted. */
+final class Stretched implements Rule {
+    @Override
+    public List<Finding> judge(Context c) {
+        if (c.cooler().isEmpty()) {
+            return List.of();
+        }
+        CoreRating r = c.assessment().working().core().orElseThrow().rating();
+        if (r.validity().isEmpty()) {
+            return List.of();
+        }
+        List<Message> each = r.validity().stream()
+                .map(v -> Topic.STRETCHED
+                        .say("range")
+                        .name("quantity", v.quantity())
+                        .with("value", Measure.NUMBER, v.value(), 0)
+                        .with("low", Measure.NUMBER, v.low(), 0)
+                        .with("high", Measure.NUMBER, v.high(), 0)
+                        .name("source", v.source()))
+                .toList();
+        return List.of(Topic.STRETCHED.of(
+                Severity.NOTE, Topic.STRETCHED.say("what").say("ranges", each), Topic.STRETCHED.say("why")));
+    }
+}

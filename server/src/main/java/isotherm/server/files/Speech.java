@@ -1,0 +1,66 @@
+package isotherm.server.files;
+
+import isotherm.core.message.Measure;
+import isotherm.core.message.Message;
+import isotherm.core.message.MessageTopic;
+import isotherm.server.document.MessageDocument;
+import isotherm.words.Figures;
+import isotherm.words.UnitChoice;
+import isotherm.words.Words;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/** Words and units of a paper, as its reader wants them. */
+public final class Speech {
+    /** A figure and its unit stay on one line. */
+    private static final char UNBROKEN = '\u00a0';
+
+    private final UnitChoice units;
+    private final Figures figures;
+
+    /** @param units the reader's units */
+    public Speech(UnitChoice units) {
+        this.units = units;
+        this.figures = new Figures(units);
+    }
+
+    String say(MessageDocument message) {
+        return say(message.toCore());
+    }
+
+    String say(Message message) {
+        return Words.english().render(message, units);
+    }
+
+    String name(MessageTopic topic) {
+        return say(topic.say("name"));
+    }
+
+    String list(List<MessageDocument> messages) {
+        return messages.stream().map(this::say).collect(Collectors.joining(", "));
+    }
+
+    /** A figure in its metric unit, written in the reader's. */
+    String figure(Measure measure, double metric) {
+        return figure(measure, metric, measure.metric().digits());
+    }
+
+    String figure(Measure measure, double metric, int digits) {
+        return figures.write(measure, measure.metric().toSi(metric), digits).replace(' ', UNBROKEN);
+    }
+
+    /** Without its unit. */
+    String number(Measure measure, double metric, int digits) {
+        return figures.number(measure, measure.metric().toSi(metric), digits);
+    }
+
+    String unit(Measure measure) {
+        return units.unit(measure).symbol();
+    }
+
+    String range(Measure measure, double low, double high, int digits) {
+        return low == high
+                ? figure(measure, low, digits)
+                : number(measure, low, digits) + " to " + figure(measure, high, digits);
+    }
+}

@@ -1,0 +1,2 @@
+/** Puts words and units to what the rules say. */
+package isotherm.words;
