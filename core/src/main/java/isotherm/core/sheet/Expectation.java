@@ -35,7 +35,7 @@ public record Expectation(DoubleBinaryOperator pressure, double throughCoreFrom,
                                 core,
                                 thermostat.map(t -> t.liftWarming(oilK)).orElse(1.0))
                         .galleryPressure(),
-                thermostat.map(OilThermostat::opensK).orElse(SheetWriter.LOADABLE),
+                thermostat.map(OilThermostat::opensK).orElse(StepWriter.LOADABLE),
                 thermostat.isPresent());
     }
 }

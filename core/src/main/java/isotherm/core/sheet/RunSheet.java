@@ -33,6 +33,6 @@ public record RunSheet(List<Step> steps) {
      * @return its run sheet
      */
     public static RunSheet of(Job job) {
-        return new SheetWriter(job).write();
+        return SheetWriter.write(job);
     }
 }

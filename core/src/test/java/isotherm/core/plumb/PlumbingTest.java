@@ -188,7 +188,7 @@ class PlumbingTest {
         assertThat(bill).anySatisfy(b -> assertThat(b.what()).contains("accumulator, 1.4 L"));
         assertThat(bill).noneSatisfy(b -> assertThat(b.what()).contains("PTFE tape"));
         assertThat(bill.stream().map(BillLine::key)).doesNotHaveDuplicates();
-        Plumbing.KitOrLoose kit = p.kitOrLoose(bill);
+        BillOfMaterials.KitOrLoose kit = p.kitOrLoose(bill);
         assertThat(kit.loosePrice())
                 .isEqualTo(
                         bill.stream()
