@@ -5,8 +5,9 @@ import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { createGlobalStyle } from 'styled-components';
 import { isPassing } from './api/client';
-import { PreferencesProvider } from './app/preferences';
-import { PLACE, Shell } from './app/Shell';
+import { PreferencesProvider } from './preferences/preferences';
+import { Shell } from './app/Shell';
+import { PLACE } from './bench/useGo';
 
 const Global = createGlobalStyle`
   *, *::before, *::after { box-sizing: border-box; }

@@ -6,7 +6,7 @@ import { call, create, type CarView, type Schemas } from '../api/client';
 import { Button, Heading, Muted, Pick, Row, Sheet, TextEntry } from '../kit/kit';
 import { FigureTable } from '../kit/layout';
 import { GarageFiles } from './FilesSheet';
-import { usePreferences } from './preferences';
+import { usePreferences } from '../preferences/preferences';
 
 const Page = styled.main`
   max-width: 760px;

@@ -1,9 +1,9 @@
 import { scaleLinear } from 'd3-scale';
 import { useState } from 'react';
 import styled, { useTheme } from 'styled-components';
-import { useBench } from './workbench';
-import { usePreferences } from './preferences';
-import { temperatureColour } from './theme';
+import { useBench } from '../bench/workbench';
+import { usePreferences } from '../preferences/preferences';
+import { temperatureColour } from '../preferences/theme';
 import { useWidth } from '../pictures/useWidth';
 import { spread } from '../pictures/spread';
 

@@ -1,7 +1,7 @@
 import styled from 'styled-components';
 import { Button, Muted, Pick, Row, Sheet } from '../kit/kit';
 import { quantities, type Quantity } from '../units/units';
-import { usePreferences } from './preferences';
+import { usePreferences } from '../preferences/preferences';
 
 const Grid = styled.div`
   display: grid;

@@ -3,7 +3,7 @@ import { line } from 'd3-shape';
 import { memo } from 'react';
 import { useTheme } from 'styled-components';
 import type { Schemas } from '../api/client';
-import { usePreferences } from '../app/preferences';
+import { usePreferences } from '../preferences/preferences';
 import { formatNumber, symbol } from '../units/units';
 import { Picture } from '../kit/layout';
 import { useWidth } from './useWidth';

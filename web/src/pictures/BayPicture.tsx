@@ -2,7 +2,7 @@ import { scaleLinear } from 'd3-scale';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import styled, { useTheme } from 'styled-components';
 import type { Schemas } from '../api/client';
-import { usePreferences } from '../app/preferences';
+import { usePreferences } from '../preferences/preferences';
 import { Picture } from '../kit/layout';
 import { whole, windowOf, worst } from './bayWindow';
 import { useWidth } from './useWidth';

@@ -1,5 +1,5 @@
 import styled, { useTheme } from 'styled-components';
-import { usePreferences } from '../app/preferences';
+import { usePreferences } from '../preferences/preferences';
 import { useWidth } from './useWidth';
 
 const Frame = styled.figure`

@@ -2,7 +2,7 @@ import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { useTheme } from 'styled-components';
 import type { OutcomeDocument } from '../api/client';
-import { usePreferences } from '../app/preferences';
+import { usePreferences } from '../preferences/preferences';
 import { Picture } from '../kit/layout';
 import { useWidth } from './useWidth';
 

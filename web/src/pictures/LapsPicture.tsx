@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { useTheme } from 'styled-components';
 import type { Schemas } from '../api/client';
-import { usePreferences } from '../app/preferences';
+import { usePreferences } from '../preferences/preferences';
 import { Picture } from '../kit/layout';
 import { lines } from './LogPicture';
 import { useWidth } from './useWidth';

@@ -2,8 +2,8 @@ import { scaleLinear } from 'd3-scale';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import styled, { useTheme } from 'styled-components';
 import type { Schemas } from '../api/client';
-import { usePreferences } from '../app/preferences';
-import type { Nose } from '../stations/place/layouts';
+import { usePreferences } from '../preferences/preferences';
+import type { Nose } from './layouts';
 import { useWidth } from './useWidth';
 
 const Frame = styled.figure`

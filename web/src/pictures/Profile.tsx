@@ -1,7 +1,7 @@
 import { scaleLinear, type ScaleLinear } from 'd3-scale';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import styled, { useTheme } from 'styled-components';
-import { usePreferences } from '../app/preferences';
+import { usePreferences } from '../preferences/preferences';
 import { Picture } from '../kit/layout';
 import { formatNumber, symbol, type Quantity } from '../units/units';
 import { useWidth } from './useWidth';

@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { useTheme } from 'styled-components';
-import { usePreferences } from '../app/preferences';
+import { usePreferences } from '../preferences/preferences';
 import { Picture } from '../kit/layout';
 import { useWidth } from './useWidth';
 

@@ -3,8 +3,8 @@ import { line } from 'd3-shape';
 import { memo, useState } from 'react';
 import { useTheme } from 'styled-components';
 import type { OutcomeDocument, CarDocument } from '../api/client';
-import { usePreferences } from '../app/preferences';
-import { temperatureColour } from '../app/theme';
+import { usePreferences } from '../preferences/preferences';
+import { temperatureColour } from '../preferences/theme';
 import { Picture } from '../kit/layout';
 import { useWidth } from './useWidth';
 

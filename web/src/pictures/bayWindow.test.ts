@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../api/client';
-import bays from '../stations/plumb/bays.json';
+import bays from './bays.json';
 import { whole, windowOf, worst } from './bayWindow';
 
 const bay = bays[0]?.bay as Schemas['BayDocument'];

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { Held } from '../app/workbench';
+import { Held } from '../bench/workbench';
 
 const Grid = styled.div`
   display: grid;

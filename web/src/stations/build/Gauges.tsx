@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import styled from 'styled-components';
 import { call, range } from '../../api/client';
-import { usePreferences } from '../../app/preferences';
+import { usePreferences } from '../../preferences/preferences';
 import { Button, Fold, Heading, Muted, Pick, QuantityField, Row } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import type { Schemas } from '../../api/client';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { FieldError, Input, Label, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Schemas } from '../../api/client';
-import { usePreferences } from '../../app/preferences';
+import { usePreferences } from '../../preferences/preferences';
 import { formatNumber, parseQuantity, symbol } from '../../units/units';
 import { quantityOf } from '../../words/words';
 

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
-import { usePreferences } from '../../app/preferences';
+import { usePreferences } from '../../preferences/preferences';
 import { FileChoice } from '../../kit/FileChoice';
 import { Button, Muted, Row, TextEntry } from '../../kit/kit';
 import { quantityOf } from '../../words/words';

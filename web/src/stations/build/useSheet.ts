@@ -1,8 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { del, get, set } from 'idb-keyval';
 import { ApiError, call, newId, type Schemas } from '../../api/client';
-import { useOutbox, type Outbox } from '../../app/useOutbox';
-import { signed } from '../../app/who';
+import { useOutbox, type Outbox } from '../../bench/useOutbox';
+import { signed } from '../../bench/who';
 
 export type BuildView = Schemas['BuildView'];
 export type SheetStep = Schemas['SheetStep'];

@@ -1,9 +1,9 @@
 import { useQueries } from '@tanstack/react-query';
 import styled from 'styled-components';
 import { type OutcomeDocument } from '../../api/client';
-import { usePreferences } from '../../app/preferences';
-import { useGo } from '../../app/Shell';
-import { outcomeQuery, useBench } from '../../app/workbench';
+import { usePreferences } from '../../preferences/preferences';
+import { useGo } from '../../bench/useGo';
+import { outcomeQuery, useBench } from '../../bench/workbench';
 import { Button, Heading, Muted, Row } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import type { Quantity } from '../../units/units';

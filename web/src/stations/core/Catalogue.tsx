@@ -1,8 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { ApiError, basedOn, call, range, send, type CoolerDocument, type Schemas } from '../../api/client';
-import { usePreferences } from '../../app/preferences';
-import { useBench } from '../../app/workbench';
+import { usePreferences } from '../../preferences/preferences';
+import { useBench } from '../../bench/workbench';
 import { FileChoice } from '../../kit/FileChoice';
 import { DocumentNumber } from '../../kit/fields';
 import { Button, Muted, Pick, QuantityField, Row, Sheet, TextEntry } from '../../kit/kit';

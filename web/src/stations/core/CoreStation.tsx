@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import styled from 'styled-components';
 import { type CoolerDocument } from '../../api/client';
-import { Findings } from '../../app/Findings';
-import { usePreferences } from '../../app/preferences';
-import { Held, useBench } from '../../app/workbench';
+import { Findings } from '../Findings';
+import { usePreferences } from '../../preferences/preferences';
+import { Held, useBench } from '../../bench/workbench';
 import { DocumentNumber } from '../../kit/fields';
 import { Button, Fold, Heading, Muted, Pick, Slide, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';

@@ -2,8 +2,8 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { call, type CarDocument, type DesignDocument, type DutyDocument, type Schemas } from '../../api/client';
-import { useSettled } from '../../app/useSettled';
-import { useBench } from '../../app/workbench';
+import { useSettled } from '../../bench/useSettled';
+import { useBench } from '../../bench/workbench';
 import { Heading, Muted, Pick } from '../../kit/kit';
 import { IsothermMap, type MapAxis } from '../../pictures/IsothermMap';
 

@@ -1,9 +1,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { call, watch, type JobView, type Schemas } from '../../api/client';
-import { usePreferences } from '../../app/preferences';
-import { useSeen, useSettled } from '../../app/useSettled';
-import { useBench } from '../../app/workbench';
+import { usePreferences } from '../../preferences/preferences';
+import { useSeen, useSettled } from '../../bench/useSettled';
+import { useBench } from '../../bench/workbench';
 import { Button, Heading, Muted, Progress, QuantityField, Row } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 

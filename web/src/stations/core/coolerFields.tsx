@@ -1,5 +1,5 @@
 import { range, type CoolerDocument } from '../../api/client';
-import { useBench } from '../../app/workbench';
+import { useBench } from '../../bench/workbench';
 import { DocumentNumber } from '../../kit/fields';
 import { Pick, QuantityField, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';

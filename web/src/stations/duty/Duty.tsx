@@ -1,12 +1,13 @@
-import { Findings, Verdict } from '../../app/Findings';
-import { usePreferences } from '../../app/preferences';
-import { useBench } from '../../app/workbench';
+import { Findings, Verdict } from '../Findings';
+import { usePreferences } from '../../preferences/preferences';
+import { useBench } from '../../bench/workbench';
 import { Heading } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import { DemandPicture } from '../../pictures/DemandPicture';
 import { Station } from '../Station';
 import { CarFields } from './CarFields';
-import { DriveEditor, DriveFields, DutyPick } from './Drive';
+import { DriveEditor, DriveFields } from './Drive';
+import { DutyPick } from './DutyPick';
 import { Logs } from './Logs';
 
 const schoolNames = { SHARE_OF_POWER: 'Heat as a share of power', FRICTION: 'Heat from friction' } as const;

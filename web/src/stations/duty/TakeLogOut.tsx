@@ -1,4 +1,4 @@
-import { useBench } from '../../app/workbench';
+import { useBench } from '../../bench/workbench';
 import { Button } from '../../kit/kit';
 
 /** Takes what a log has taught out of the car's model again. */

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { useBench } from '../../app/workbench';
+import { useBench } from '../../bench/workbench';
 import { DocumentNumber } from '../../kit/fields';
 import { Button, Muted, Pick, Row, TextEntry, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
-import { LAYOUTS, type Nose } from './layouts';
+import { LAYOUTS, type Nose } from '../../pictures/layouts';
 
 type Part = Schemas['NosePartDocument'];
 type Opening = Schemas['OpeningDocument'];

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { useBench } from '../../app/workbench';
+import { useBench } from '../../bench/workbench';
 import { DocumentNumbers } from '../../kit/fields';
 import { Button, Muted, Pick, Row, TextEntry, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { useBench } from '../../app/workbench';
+import { useBench } from '../../bench/workbench';
 import { Button, Fold, Muted, Row, Toggle } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
-import { download } from '../../app/download';
+import { download } from '../../bench/download';
 import type { Plumbed } from './usePlumbing';
 
 const GROUPS: Record<Schemas['Bill']['group'], string> = { PARTS: 'Parts', CONSUMABLES: 'Used up', TOOLS: 'Tools' };

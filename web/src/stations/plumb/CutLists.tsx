@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import styled from 'styled-components';
-import { usePreferences } from '../../app/preferences';
-import { useBench } from '../../app/workbench';
+import { usePreferences } from '../../preferences/preferences';
+import { useBench } from '../../bench/workbench';
 import { Button, Fold, Heading, Muted, Row } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
-import { download } from '../../app/download';
+import { download } from '../../bench/download';
 import type { Line, Plumbed } from './usePlumbing';
 
 const Steps = styled.ol`

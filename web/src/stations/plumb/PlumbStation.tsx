@@ -1,13 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import styled from 'styled-components';
 import { call, type Schemas } from '../../api/client';
-import { Findings } from '../../app/Findings';
-import { word } from '../../words/words';
-import { usePreferences } from '../../app/preferences';
-import { useSeen } from '../../app/useSettled';
-import { Held, useBench } from '../../app/workbench';
-import { DocumentNumber, DocumentNumbers } from '../../kit/fields';
+import { Findings } from '../Findings';
+import { usePreferences } from '../../preferences/preferences';
+import { Held, useBench } from '../../bench/workbench';
+import { DocumentNumber } from '../../kit/fields';
 import { Button, Fold, Heading, Muted, Pick, Row, Toggle } from '../../kit/kit';
 import { Fields, FigureTable } from '../../kit/layout';
 import { BayPicture, type Which } from '../../pictures/BayPicture';
@@ -19,41 +17,10 @@ import { Bill } from './Bill';
 import { Chains } from './Chains';
 import { CutLists } from './CutLists';
 import { PartList } from './PartList';
-import { STARTER, usePlumbing, type Plumbing, type Point } from './usePlumbing';
-
-const FAMILIES = [
-  { id: 'BRAIDED_RUBBER', name: 'Braided' },
-  { id: 'PTFE', name: 'PTFE' },
-  { id: 'PUSH_ON', name: 'Push-on' },
-  { id: 'SWAGED', name: 'Swaged' },
-] as const;
-
-const TAKEOFFS: Record<Schemas['TakeoffDocument']['kind'], string> = {
-  SANDWICH_PLATE: 'Plate',
-  HOUSING_ADAPTOR: 'Housing adaptor',
-  DISTRIBUTION_BLOCK: 'Distribution block',
-  REMOTE_FILTER: 'Remote filter',
-};
-
-const JOINTS = [
-  { id: 'O_RING_BOSS', name: 'O-ring' },
-  { id: 'FLARE_37', name: 'Flare 37°' },
-  { id: 'TAPER', name: 'NPT' },
-  { id: 'BSPP', name: 'BSPP' },
-  { id: 'METRIC', name: 'Metric' },
-  { id: 'PUSH_ON', name: 'Barbs' },
-  { id: 'BANJO', name: 'Banjo' },
-] as const;
-
-const SIZES: Record<Plumbing['corePort'], readonly string[]> = {
-  O_RING_BOSS: ['-6', '-8', '-10', '-12'],
-  FLARE_37: ['-6', '-8', '-10', '-12'],
-  PUSH_ON: ['-6', '-8', '-10', '-12'],
-  TAPER: ['1/4', '3/8', '1/2', '3/4'],
-  BSPP: ['1/4', '3/8', '1/2', '3/4'],
-  METRIC: ['M16x1.5', 'M18x1.5', 'M22x1.5'],
-  BANJO: ['M16x1.5', 'M18x1.5', 'M22x1.5'],
-};
+import { STARTER, usePlumbing, type Point } from './usePlumbing';
+import { Accessories, Gallery, SCHOOL, SizesCompared, WhenSeen } from './PlumbPanels';
+import { POINTS, WayPoints, middleOf } from './WayPoints';
+import { FAMILIES, JOINTS, SIZES, TAKEOFFS } from './names';
 
 /** How the oil gets to the core and back. */
 export function PlumbStation() {
@@ -117,8 +84,6 @@ const List = styled.ul`
     color: ${(p) => p.theme.soft};
   }
 `;
-
-const POINTS = { feed: 'feedPoints', return: 'backPoints' } as const;
 
 function within(bay: Schemas['BayDocument'], p: Point): Point {
   const clamp = (v: number, low: number, high: number) => Math.round(Math.max(low, Math.min(high, v)));
@@ -411,192 +376,5 @@ function Plumbed({ bay }: { bay: Schemas['BayDocument'] }) {
         </>
       }
     />
-  );
-}
-
-const SCHOOL: Record<Schemas['HosePartDocument']['family'], string> = {
-  BRAIDED_RUBBER: 'ends used again; braid chafes what it touches.',
-  PTFE: 'takes the most heat, lasts longest, kinks if bent too tight.',
-  PUSH_ON: 'quickest to make, soft on paint, lowest pressure; ends used once.',
-  SWAGED: 'strongest, comes made up and cannot be shortened.',
-};
-
-function middleOf(points: readonly Point[] | undefined): Point | undefined {
-  return points?.[Math.floor(points.length / 2)];
-}
-
-function WayPoints(props: {
-  which: Which;
-  points: readonly Point[];
-  middle: Point | undefined;
-  onChange: (points: readonly Point[]) => void;
-}) {
-  const { which, points, middle, onChange } = props;
-  return (
-    <section aria-label={`Way-points of the ${which}`}>
-      {points.map((p, i) => (
-        <Fields key={i} style={{ marginBottom: 10 }}>
-          <DocumentNumbers
-            schema="PointDocument"
-            value={p}
-            fields={[
-              [`${which} ${i + 1} across`, 'xMm'],
-              ['up', 'yMm'],
-              ['back', 'zMm'],
-            ]}
-            onChange={(next) => onChange(points.map((q, k) => (k === i ? { ...q, ...next } : q)))}
-          />
-        </Fields>
-      ))}
-      <Row>
-        <Button isDisabled={points.length >= 8 || !middle} onPress={() => middle && onChange([...points, middle])}>
-          {which === 'feed' ? 'Point for the feed' : 'Point for the return'}
-        </Button>
-        {points.length > 0 && <Button onPress={() => onChange(points.slice(0, -1))}>Take the last out</Button>}
-      </Row>
-    </section>
-  );
-}
-
-type Accessory = Schemas['AccessoryDocument'];
-
-function Accessories(props: { accessories: readonly Accessory[]; onChange: (next: Accessory[]) => void }) {
-  const { accessories, onChange } = props;
-  return (
-    <>
-      {accessories.map((a, i) => {
-        const put = (change: Partial<Accessory>) =>
-          onChange(accessories.map((x, k) => (k === i ? { ...x, ...change } : x)));
-        return (
-          <Fields key={i}>
-            <Pick
-              label="Kind"
-              value={a.kind}
-              options={[
-                { id: 'ACCUMULATOR', name: 'Accumulator' },
-                { id: 'BYPASS_FILTER', name: 'By-pass filter' },
-                { id: 'REMOTE_HEAD', name: 'Remote filter head' },
-              ]}
-              onChange={(kind) => put({ kind })}
-            />
-            <DocumentNumber
-              label="Holds"
-              schema="AccessoryDocument"
-              field="volumeL"
-              quantity="volume"
-              value={a.volumeL}
-              step={0.1}
-              onChange={(volumeL) => put({ volumeL })}
-            />
-            <Pick
-              label="Shut off by"
-              value={a.valve}
-              options={[
-                { id: 'NONE', name: 'nothing' },
-                { id: 'MANUAL', name: 'a lever' },
-                { id: 'ELECTRIC', name: 'an electric valve' },
-              ]}
-              onChange={(valve) => put({ valve })}
-            />
-            <Button onPress={() => onChange(accessories.filter((_, k) => k !== i))}>Remove</Button>
-          </Fields>
-        );
-      })}
-      <Row>
-        <Button
-          isDisabled={accessories.length >= 4}
-          onPress={() => onChange([...accessories, { kind: 'ACCUMULATOR', volumeL: 1.4, valve: 'MANUAL' }])}
-        >
-          Add one
-        </Button>
-      </Row>
-    </>
-  );
-}
-
-/** Oil pressure in the gallery against its floor. */
-function Gallery({ points }: { points: readonly Schemas['PressurePoint'][] }) {
-  const { show } = usePreferences();
-  return (
-    <FigureTable aria-label="Gallery pressure">
-      <thead>
-        <tr>
-          <th scope="col">Gallery pressure at</th>
-          <th scope="col">Without cooler</th>
-          <th scope="col">With it</th>
-          <th scope="col">Floor</th>
-        </tr>
-      </thead>
-      <tbody>
-        {points.map((p) => (
-          <tr key={p.kind}>
-            <th scope="row">{word('pressurePoint', p.kind)}</th>
-            <td>{show(p.bareGalleryBar, 'pressure')}</td>
-            <td>
-              {p.galleryBar < p.floorBar && '▲ '}
-              {show(p.galleryBar, 'pressure')}
-            </td>
-            <td>{show(p.floorBar, 'pressure')}</td>
-          </tr>
-        ))}
-      </tbody>
-    </FigureTable>
-  );
-}
-
-/** What takes three searches more is asked when it is looked at. */
-function WhenSeen({ then }: { then: (seen: boolean) => void }) {
-  const [ref, seen] = useSeen<HTMLDivElement>();
-  useEffect(() => then(seen), [then, seen]);
-  return <div ref={ref} style={{ minHeight: 1 }} />;
-}
-
-function SizesCompared({ sizes, onTake }: { sizes: readonly Schemas['Size'][]; onTake: (number: string) => void }) {
-  const { show } = usePreferences();
-  if (sizes.length === 0) {
-    return null;
-  }
-  const or = (v: number | undefined, f: (v: number) => string) => (v === undefined ? '–' : f(v));
-  return (
-    <FigureTable aria-label="Hose sizes side by side">
-      <thead>
-        <tr>
-          <th scope="col">Size</th>
-          <th scope="col">Loss, hot</th>
-          <th scope="col">Gallery, hot, at speed</th>
-          <th scope="col">Added oil</th>
-          <th scope="col">Fills in</th>
-          <th scope="col">Mass</th>
-          <th scope="col">Parts</th>
-          <th scope="col">
-            <span aria-hidden> </span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {sizes.map((s) => (
-          <tr key={s.hose} aria-current={s.chosen}>
-            <th scope="row">
-              {s.dash}
-              {!s.found && ', no way'}
-            </th>
-            <td>{or(s.lossBar, (v) => show(v, 'pressure'))}</td>
-            <td>
-              {s.underFloor && '▲ '}
-              {or(s.hotTopBar, (v) => show(v, 'pressure'))}
-            </td>
-            <td>{or(s.addedOilL, (v) => show(v, 'volume'))}</td>
-            <td>{or(s.primeSeconds, (v) => `${v.toFixed(1)} s`)}</td>
-            <td>{show(s.massKg, 'mass', 1)}</td>
-            <td>{s.price.toFixed(0)}</td>
-            <td>
-              <Button isDisabled={s.chosen} aria-label={`Take ${s.dash}`} onPress={() => onTake(s.hose)}>
-                Take
-              </Button>
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </FigureTable>
   );
 }

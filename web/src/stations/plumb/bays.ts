@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client';
-import bays from './bays.json';
+import bays from '../../pictures/bays.json';
 
 interface Start {
   readonly id: string;

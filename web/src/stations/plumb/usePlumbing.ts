@@ -1,8 +1,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
 import { call, type DesignDocument, type Schemas } from '../../api/client';
-import { useSettled } from '../../app/useSettled';
-import { useBench } from '../../app/workbench';
+import { useSettled } from '../../bench/useSettled';
+import { useBench } from '../../bench/workbench';
 import { useCooler } from '../core/coolerFields';
 
 export type Plumbing = Schemas['PlumbingDocument'];

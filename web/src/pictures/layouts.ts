@@ -1,4 +1,4 @@
-import type { CarDocument } from '../../api/client';
+import type { CarDocument } from '../api/client';
 
 export type Nose = NonNullable<CarDocument['nose']>;
 

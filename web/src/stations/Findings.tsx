@@ -1,7 +1,7 @@
 import styled from 'styled-components';
 import { Button, Heading, Muted, Row } from '../kit/kit';
-import { usePreferences } from './preferences';
-import { useBench } from './workbench';
+import { usePreferences } from '../preferences/preferences';
+import { useBench } from '../bench/workbench';
 
 const Panel = styled.section`
   display: flex;

@@ -1,0 +1,206 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { useParams } from 'react-router';
+import styled from 'styled-components';
+import { call, create, type CarView, type Schemas } from '../api/client';
+import { Told } from './Repairs';
+import { Actions, AskName, AskSure, Button, Pick, Row } from '../kit/kit';
+import { NewCar } from './NewCar';
+import { useBench } from '../bench/workbench';
+import { useGo } from '../bench/useGo';
+
+const Head = styled.header`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 8px 10px;
+  padding: 10px 20px;
+  border-bottom: 1px solid ${(p) => p.theme.faint};
+  & > .pick {
+    min-width: 150px;
+    max-width: 250px;
+    flex: 1;
+  }
+  & > p {
+    margin: 0 0 10px auto;
+    font-size: 13px;
+    color: ${(p) => p.theme.soft};
+    max-width: 190px;
+  }
+  & > .one {
+    padding: 0 11px;
+  }
+`;
+
+export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
+  const { view, designId, design, changeDesign, undo, redo } = useBench();
+  const { carId, station } = useParams();
+  const client = useQueryClient();
+  const go = useGo();
+  const [asked, setAsked] = useState<'copy' | 'rename' | 'remove' | 'car' | 'removeCar'>();
+  const [failed, setFailed] = useState<string>();
+  const close = () => setAsked(undefined);
+  /** What is asked of the server and refused is said, not swallowed. */
+  const run = (what: string, work: () => Promise<void>) => {
+    setFailed(undefined);
+    work().catch((e: unknown) => setFailed(`${what}: ${e instanceof Error ? e.message : String(e)}`));
+  };
+  useEffect(() => {
+    const keys = (e: globalThis.KeyboardEvent) => {
+      const target = e.target as HTMLElement;
+      if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z' && !target.closest('[role=dialog]')) {
+        const run = e.shiftKey ? redo : undo;
+        if (run) {
+          e.preventDefault();
+          run();
+        }
+      }
+    };
+    window.addEventListener('keydown', keys);
+    return () => window.removeEventListener('keydown', keys);
+  }, [undo, redo]);
+  const copy = async (name: string) => {
+    const added = await create<Schemas['DesignView']>(`/cars/${carId}/designs`, { ...design, name });
+    client.setQueryData<CarView>(['car', carId], (v) => v && { ...v, designs: [...v.designs, added] });
+    go({ design: added.id, against: designId });
+  };
+  const remove = async () => {
+    const version = view.designs.find((d) => d.id === designId)?.version;
+    await call('DELETE', `/designs/${designId}`, undefined, { headers: { 'If-Match': `"${version}"` } });
+    const left = view.designs.filter((d) => d.id !== designId);
+    client.setQueryData<CarView>(['car', carId], (v) => v && { ...v, designs: left });
+    go({ design: left[0]?.id ?? '', against: undefined });
+  };
+  const removeCar = async () => {
+    await call('DELETE', `/cars/${carId}`, undefined, { headers: { 'If-Match': `"${view.version}"` } });
+    const left = cars.filter((c) => c.id !== carId);
+    client.setQueryData(['cars'], left);
+    if (left[0]) {
+      go({ car: left[0].id, station: 'duty' });
+    }
+  };
+  return (
+    <Head>
+      <div className="pick">
+        <Pick label="Car" value={view.id} options={cars} onChange={(id) => go({ car: id })} />
+      </div>
+      <Actions
+        label="More about this car"
+        actions={[
+          { id: 'new', name: 'New car…', run: () => setAsked('car') },
+          { id: 'remove', name: 'Remove this car…', run: () => setAsked('removeCar') },
+        ]}
+      />
+      <div className="pick">
+        <Pick
+          label="Design"
+          value={designId}
+          options={view.designs.map((d) => ({ id: d.id, name: d.id === designId ? design.name : d.design.name }))}
+          onChange={(id) => go({ design: id })}
+        />
+      </div>
+      <Actions
+        label="More about this design"
+        actions={[
+          { id: 'copy', name: 'Copy…', run: () => setAsked('copy') },
+          { id: 'rename', name: 'Rename…', run: () => setAsked('rename') },
+          { id: 'compare', name: 'Compare all designs', run: () => go({ station: 'compare' }) },
+          {
+            id: 'remove',
+            name: 'Remove…',
+            disabled: view.designs.length < 2,
+            run: () => setAsked('remove'),
+          },
+        ]}
+      />
+      <Button className="one" aria-label="Undo" isDisabled={!undo} onPress={() => undo?.()}>
+        ↶
+      </Button>
+      <Button className="one" aria-label="Redo" isDisabled={!redo} onPress={() => redo?.()}>
+        ↷
+      </Button>
+      {station !== 'compare' && view.designs.length > 1 && (
+        <Button onPress={() => go({ station: 'compare' })}>Compare</Button>
+      )}
+      <SaveWord />
+      {failed && (
+        <p role="alert" style={{ margin: 0 }}>
+          ▲ {failed}
+        </p>
+      )}
+      {asked === 'copy' && (
+        <AskName
+          title="Copy this design"
+          label="Name of the copy"
+          value={`${design.name}, copy`.slice(0, 120)}
+          action="Copy"
+          onClose={close}
+          onName={(name) => run('The design was not copied', () => copy(name))}
+        />
+      )}
+      {asked === 'rename' && (
+        <AskName
+          title="Rename this design"
+          label="Name"
+          value={design.name}
+          action="Rename"
+          onClose={close}
+          onName={(name) => changeDesign({ ...design, name })}
+        />
+      )}
+      {asked === 'remove' && (
+        <AskSure
+          title="Remove this design"
+          text={`“${design.name}” goes for good. The car and its other designs stay.`}
+          action="Remove it"
+          onClose={close}
+          onSure={() => run('The design was not removed', remove)}
+        />
+      )}
+      {asked === 'removeCar' && (
+        <AskSure
+          title="Remove this car"
+          text={`“${view.car.name}” goes for good, with ${view.designs.length} designs, ${view.duties.length} duties and ${view.logs.length} logs.`}
+          action="Remove the car"
+          onClose={close}
+          onSure={() => run('The car was not removed', removeCar)}
+        />
+      )}
+      {asked === 'car' && <NewCar onClose={close} />}
+    </Head>
+  );
+}
+
+function SaveWord() {
+  const { saves } = useBench();
+  const kinds = saves.map((s) => s.state.kind);
+  const word = kinds.includes('offline')
+    ? 'No connection: your changes are kept here and sent when it is back'
+    : kinds.includes('saving')
+      ? 'Saving…'
+      : kinds.includes('updated')
+        ? 'Taken over from another window'
+        : kinds.every((k) => k === 'saved')
+          ? 'Saved'
+          : '';
+  return <p role="status">{word}</p>;
+}
+
+export function Conflicts() {
+  const { saves } = useBench();
+  return saves.map(({ what, state, settle }) =>
+    state.kind === 'conflict' ? (
+      <Told key={what} role="alert">
+        ▲ This {what} was changed elsewhere since it was read here. Nothing is lost yet.
+        <Row>
+          <Button onPress={() => settle(true)}>Keep my changes</Button>
+          <Button onPress={() => settle(false)}>Use the saved version</Button>
+        </Row>
+      </Told>
+    ) : state.kind === 'refused' ? (
+      <Told key={what} role="alert">
+        ▲ This {what} was not saved: {state.message}
+      </Told>
+    ) : null,
+  );
+}

@@ -1,0 +1,76 @@
+import { useState, type ReactNode } from 'react';
+import { TextField } from 'react-aria-components';
+import { Button } from './Button';
+import { FieldLabel, Row, Wrong } from './text';
+import { Line } from './TextEntry';
+import { Sheet } from './Sheet';
+
+/** Asks for a name. */
+export function AskName(props: {
+  title: string;
+  label: string;
+  value: string;
+  action: string;
+  /** What has to be known before it is answered. */
+  text?: string;
+  longest?: number;
+  /** What else is asked for. */
+  children?: ReactNode;
+  onClose: () => void;
+  onName: (name: string) => void;
+}) {
+  const [name, setName] = useState(props.value);
+  const longest = props.longest ?? 120;
+  const wrong = name.trim() === '' || name.length > longest;
+  const done = () => {
+    if (!wrong) {
+      props.onName(name.trim());
+      props.onClose();
+    }
+  };
+  return (
+    <Sheet title={props.title} onClose={props.onClose}>
+      {props.text && <p style={{ margin: 0 }}>{props.text}</p>}
+      <TextField value={name} onChange={setName} isInvalid={wrong} autoFocus>
+        <FieldLabel>{props.label}</FieldLabel>
+        <Line autoComplete="off" onKeyDown={(e) => e.key === 'Enter' && done()} />
+        <Wrong>{wrong && `${props.label}: 1 to ${longest} characters are expected`}</Wrong>
+      </TextField>
+      {props.children}
+      <Row>
+        <Button onPress={done} isDisabled={wrong}>
+          {props.action}
+        </Button>
+        <Button onPress={props.onClose}>Cancel</Button>
+      </Row>
+    </Sheet>
+  );
+}
+
+/** Asks before something goes that cannot be brought back. */
+export function AskSure(props: {
+  title: string;
+  text: string;
+  action: string;
+  onClose: () => void;
+  onSure: () => void;
+}) {
+  return (
+    <Sheet title={props.title} onClose={props.onClose}>
+      <p style={{ margin: 0 }}>{props.text}</p>
+      <Row>
+        <Button
+          onPress={() => {
+            props.onSure();
+            props.onClose();
+          }}
+        >
+          {props.action}
+        </Button>
+        <Button onPress={props.onClose} autoFocus>
+          Cancel
+        </Button>
+      </Row>
+    </Sheet>
+  );
+}

@@ -1,0 +1,13 @@
+/** Everything that screens are built of, a component a file. */
+export { Actions } from './Actions';
+export { AskName, AskSure } from './Ask';
+export { Button, FileLink } from './Button';
+export { Fold } from './Fold';
+export { Pick } from './Pick';
+export { Progress } from './Progress';
+export { QuantityField } from './QuantityField';
+export { Sheet } from './Sheet';
+export { Slide } from './Slide';
+export { TextEntry } from './TextEntry';
+export { Toggle } from './Toggle';
+export { Heading, Muted, Row } from './text';

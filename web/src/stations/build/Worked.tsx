@@ -1,0 +1,199 @@
+import { Fragment, useState } from 'react';
+import styled from 'styled-components';
+import { usePreferences } from '../../preferences/preferences';
+import { AskName, Button, Heading, Muted, Row, TextEntry } from '../../kit/kit';
+import { isDone, StepCard, when } from './StepCard';
+import { type BuildView, type Sheet } from './useSheet';
+import { GateState, STAGES } from './stages';
+
+const Steps = styled.ol`
+  list-style: none;
+  margin: 0;
+  padding: 0;
+`;
+
+const Stop = styled.div`
+  position: sticky;
+  /* Up to the column's own edge: nothing shows above it. */
+  top: -14px;
+  z-index: 5;
+  padding: 14px 16px;
+  background: ${(p) => p.theme.ink};
+  color: ${(p) => p.theme.paper};
+  border-radius: 4px;
+  font-size: 18px;
+  font-weight: 650;
+`;
+
+const GateCard = styled.div`
+  margin: 8px 0;
+  padding: 12px 16px;
+  border: 2px solid ${(p) => p.theme.ink};
+  border-radius: 4px;
+  background: ${(p) => p.theme.press};
+  & p {
+    margin: 0 0 8px;
+  }
+  & ul {
+    margin: 0 0 10px;
+    padding-left: 20px;
+  }
+`;
+
+export function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean; running: boolean }) {
+  const { view, sheet, mayWrite, running } = props;
+  const { say } = usePreferences();
+  const { build, progress } = view;
+  const states = new Map(progress.steps.map((s) => [s.id, s]));
+  const last = progress.alarms.at(-1);
+  const next = build.steps.find((s) => !isDone(states.get(s.id), sheet.waiting));
+  const stages = [...new Set(build.steps.map((s) => s.stage))];
+  const firstBehind = new Map(
+    progress.gates.map((g) => [g.gate, build.steps.find((s) => s.behind === g.gate)?.id] as const),
+  );
+  return (
+    <>
+      {last && (
+        <Stop role="alert" style={running ? {} : { position: 'static', fontSize: 15 }}>
+          ▲ {last.message ? say(last.message) : last.text}
+          {!running && <span style={{ fontWeight: 400 }}> ({when(last.at)})</span>}
+        </Stop>
+      )}
+      {sheet.refused && (
+        <GateCard role="alert">
+          <p>✕ {sheet.refused}</p>
+          <Button onPress={sheet.forgetRefusal}>I have read it</Button>
+        </GateCard>
+      )}
+      {!mayWrite && <p style={{ margin: 0 }}>▲ Say who works, on the left: every entry carries a name.</p>}
+      {stages.map((stage) => (
+        <section key={stage} id={`stage-${stage}`} aria-label={STAGES[stage]}>
+          <Heading>{STAGES[stage]}</Heading>
+          <Steps>
+            {build.steps
+              .filter((s) => s.stage === stage)
+              .map((s) => {
+                const state = states.get(s.id);
+                const gate = progress.gates.find((g) => firstBehind.get(g.gate) === s.id);
+                return (
+                  state && (
+                    <Fragment key={s.id}>
+                      {gate && (!gate.open || gate.override) && (
+                        <li>
+                          <Gate gate={gate} view={view} sheet={sheet} mayWrite={mayWrite} />
+                        </li>
+                      )}
+                      <StepCard
+                        buildId={view.id}
+                        step={s}
+                        state={state}
+                        sheet={sheet}
+                        mayWrite={mayWrite}
+                        turn={next?.id === s.id}
+                      />
+                    </Fragment>
+                  )
+                );
+              })}
+          </Steps>
+          {(stage === 'STRIP' || stage === 'REFIT') && (
+            <Loose view={view} sheet={sheet} mayWrite={mayWrite} back={stage === 'REFIT'} />
+          )}
+        </section>
+      ))}
+    </>
+  );
+}
+
+function Gate(props: { gate: GateState; view: BuildView; sheet: Sheet; mayWrite: boolean }) {
+  const { gate, view, sheet, mayWrite } = props;
+  const [asked, setAsked] = useState(false);
+  const name = (id: string) => view.build.steps.find((s) => s.id === id)?.what ?? id;
+  return (
+    <GateCard role="group" aria-label={gate.words}>
+      {gate.override ? (
+        <p style={{ margin: 0 }}>
+          ▲ {gate.words}: passed all the same by {gate.override.who}, {when(gate.override.at)}: “{gate.override.text}”
+        </p>
+      ) : (
+        <>
+          <p>
+            <strong>✕ {gate.words}.</strong> First:
+          </p>
+          <ul>
+            {gate.missing.map((id) => (
+              <li key={id}>{name(id)}</li>
+            ))}
+          </ul>
+          <Button isDisabled={!mayWrite} onPress={() => setAsked(true)}>
+            Pass it all the same…
+          </Button>
+        </>
+      )}
+      {asked && (
+        <AskName
+          title={gate.words}
+          text="▲ This gate keeps an engine from running without oil, or a leak from hiding behind a bumper. Your reason stays on the sheet with your name."
+          label="Reason"
+          value=""
+          longest={2000}
+          action="Pass it"
+          onClose={() => setAsked(false)}
+          onName={(text) => sheet.write({ kind: 'OVERRIDE', on: gate.gate, text })}
+        />
+      )}
+    </GateCard>
+  );
+}
+
+function Loose(props: { view: BuildView; sheet: Sheet; mayWrite: boolean; back: boolean }) {
+  const { view, sheet, mayWrite, back } = props;
+  const { off } = view.progress;
+  const waiting = sheet.waiting.filter((w) => w.kind === 'OFF');
+  const isBack = (id: string) => sheet.waiting.some((w) => w.kind === 'BACK_ON' && w.on === id);
+  return (
+    <div style={{ padding: '8px 0 12px 78px', display: 'flex', flexDirection: 'column', gap: 8 }}>
+      {(back ? off : [...off].reverse()).map((l) => (
+        <Row key={l.off.id}>
+          {back && (
+            <Button
+              aria-label={`Back on: ${l.off.text}`}
+              aria-pressed={l.back !== undefined || isBack(l.off.id)}
+              isDisabled={!mayWrite || l.back !== undefined}
+              style={{ width: 52, minHeight: 52 }}
+              onPress={() => sheet.write({ kind: 'BACK_ON', on: l.off.id })}
+            >
+              {l.back || isBack(l.off.id) ? '✓' : ''}
+            </Button>
+          )}
+          <span>{l.off.text}</span>
+          {!back && (
+            <Button
+              aria-label={`Was not taken off: ${l.off.text}`}
+              isDisabled={!mayWrite || l.back !== undefined}
+              onPress={() => sheet.write({ kind: 'NOT_OFF', on: l.off.id })}
+            >
+              ✕
+            </Button>
+          )}
+        </Row>
+      ))}
+      {!back && waiting.map((w) => <span key={w.id}>{w.text}</span>)}
+      {back && off.length === 0 && <Muted>Nothing is on the list of what came off.</Muted>}
+      {!back && mayWrite && (
+        <TextEntry
+          key={off.length + waiting.length}
+          label="Came off: what, and how many clips and bolts"
+          value=""
+          longest={200}
+          needed={false}
+          onChange={(text) => {
+            if (text.trim() !== '') {
+              sheet.write({ kind: 'OFF', text: text.trim() });
+            }
+          }}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,290 @@
+import { type CarDocument, range } from '../../api/client';
+import { usePreferences } from '../../preferences/preferences';
+import { useBench } from '../../bench/workbench';
+import { DocumentNumber } from '../../kit/fields';
+import { Button, Fold, Muted, Pick, QuantityField, Row, Toggle } from '../../kit/kit';
+import { Fields } from '../../kit/layout';
+
+/** What the model takes where the car says nothing of its own. */
+const LOSSES: NonNullable<CarDocument['losses']> = {
+  stillWPerK: 20,
+  movingWPerK: 1.5,
+  blockWPerK: 100,
+  metalKjPerK: 6,
+};
+
+/** Mass, drag and gears. */
+export function BodyFields() {
+  const { car, changeCar } = useBench();
+  const { show } = usePreferences();
+  const { vehicle } = car;
+  return (
+    <Fold name="Body and gears" short={`${show(vehicle.massKg, 'mass')}, ${vehicle.gearsKmhPer1000Rpm.length} gears`}>
+      <Fields>
+        <DocumentNumber
+          label="Mass with driver"
+          schema="VehicleDocument"
+          field="massKg"
+          quantity="mass"
+          value={vehicle.massKg}
+          step={10}
+          onChange={(massKg) => changeCar({ ...car, vehicle: { ...vehicle, massKg } })}
+        />
+        <DocumentNumber
+          label="Drag area, CdA"
+          schema="VehicleDocument"
+          field="dragAreaM2"
+          suffix="m²"
+          digits={2}
+          value={vehicle.dragAreaM2}
+          step={0.02}
+          onChange={(dragAreaM2) => changeCar({ ...car, vehicle: { ...vehicle, dragAreaM2 } })}
+        />
+        <DocumentNumber
+          label="Rolling resistance"
+          schema="VehicleDocument"
+          field="rolling"
+          digits={3}
+          value={vehicle.rolling}
+          step={0.001}
+          onChange={(rolling) => changeCar({ ...car, vehicle: { ...vehicle, rolling } })}
+        />
+        {vehicle.gearsKmhPer1000Rpm.map((v, i) => (
+          <QuantityField
+            key={i}
+            label={`Gear ${i + 1} at 1000 rpm`}
+            quantity="speed"
+            digits={1}
+            value={v}
+            step={0.5}
+            min={Math.max(2, (vehicle.gearsKmhPer1000Rpm[i - 1] ?? 0) + 0.1)}
+            max={(vehicle.gearsKmhPer1000Rpm[i + 1] ?? 150.1) - 0.1}
+            onChange={(kmh) =>
+              changeCar({
+                ...car,
+                vehicle: {
+                  ...vehicle,
+                  gearsKmhPer1000Rpm: vehicle.gearsKmhPer1000Rpm.map((g, k) => (k === i ? kmh : g)),
+                },
+              })
+            }
+          />
+        ))}
+      </Fields>
+      <Row>
+        <Button
+          isDisabled={vehicle.gearsKmhPer1000Rpm.length >= 18}
+          onPress={() =>
+            changeCar({
+              ...car,
+              vehicle: {
+                ...vehicle,
+                gearsKmhPer1000Rpm: [
+                  ...vehicle.gearsKmhPer1000Rpm,
+                  Math.round((vehicle.gearsKmhPer1000Rpm[vehicle.gearsKmhPer1000Rpm.length - 1] ?? 8) * 12) / 10,
+                ],
+              },
+            })
+          }
+        >
+          One gear more
+        </Button>
+        <Button
+          isDisabled={vehicle.gearsKmhPer1000Rpm.length < 2}
+          onPress={() =>
+            changeCar({
+              ...car,
+              vehicle: { ...vehicle, gearsKmhPer1000Rpm: vehicle.gearsKmhPer1000Rpm.slice(0, -1) },
+            })
+          }
+        >
+          One gear less
+        </Button>
+      </Row>
+    </Fold>
+  );
+}
+
+/** Heat that leaves the oil without a cooler. */
+export function LossFields() {
+  const { car, changeCar } = useBench();
+  const losses = car.losses ?? LOSSES;
+  return (
+    <Fold name="Heat lost by sump and block" short={car.losses ? 'own' : 'starting point'}>
+      <Fields>
+        {(
+          [
+            ['Sump at rest', 'stillWPerK', 'W/K', 1, 0],
+            ['Sump per (m/s)^0.8', 'movingWPerK', 'W/K', 0.1, 1],
+            ['Block to coolant', 'blockWPerK', 'W/K', 5, 0],
+            ['Metal with the oil', 'metalKjPerK', 'kJ/K', 0.5, 1],
+          ] as const
+        ).map(([label, field, suffix, step, digits]) => (
+          <DocumentNumber
+            key={field}
+            label={label}
+            schema="LossesDocument"
+            field={field}
+            suffix={suffix}
+            digits={digits}
+            value={losses[field]}
+            step={step}
+            onChange={(v) => changeCar({ ...car, losses: { ...losses, [field]: v } })}
+          />
+        ))}
+      </Fields>
+      <Muted>Starting points; a baseline log replaces them.</Muted>
+    </Fold>
+  );
+}
+
+/** Coolant and radiator. */
+export function CoolantFields() {
+  const { car, changeCar } = useBench();
+  const { show } = usePreferences();
+  const { coolant } = car;
+  const radiator = coolant.radiator;
+  return (
+    <Fold
+      name="Coolant and radiator"
+      short={`${show(radiator.widthMm, 'length')} × ${show(radiator.heightMm, 'length')}`}
+    >
+      <Fields>
+        <DocumentNumber
+          label="Thermostat opens"
+          schema="CoolantDocument"
+          field="opensC"
+          quantity="temperature"
+          value={coolant.opensC}
+          step={1}
+          onChange={(opensC) => changeCar({ ...car, coolant: { ...coolant, opensC } })}
+        />
+        <DocumentNumber
+          label="Full open"
+          schema="CoolantDocument"
+          field="fullC"
+          quantity="temperature"
+          value={coolant.fullC}
+          step={1}
+          onChange={(fullC) => changeCar({ ...car, coolant: { ...coolant, fullC } })}
+        />
+        <DocumentNumber
+          label="Heat, share of power"
+          schema="CoolantDocument"
+          field="heatSharePercent"
+          suffix="%"
+          value={coolant.heatSharePercent ?? 50}
+          step={1}
+          onChange={(heatSharePercent) => changeCar({ ...car, coolant: { ...coolant, heatSharePercent } })}
+        />
+        <DocumentNumber
+          label="Coolant and block hold"
+          schema="CoolantDocument"
+          field="capacityKjPerK"
+          suffix="kJ/K"
+          value={coolant.capacityKjPerK}
+          step={5}
+          onChange={(capacityKjPerK) => changeCar({ ...car, coolant: { ...coolant, capacityKjPerK } })}
+        />
+        {(
+          [
+            ['Radiator width', 'widthMm', 'length', undefined, 10],
+            ['Radiator height', 'heightMm', 'length', undefined, 10],
+            ['UA at 4 m/s', 'conductanceWPerK', undefined, 'W/K', 50],
+            ['Air loss at 4 m/s', 'pressureDropPa', undefined, 'Pa', 10],
+            ['Openings that feed it', 'openingCm2', 'area', undefined, 10],
+            ['Fan pressure', 'fanPa', undefined, 'Pa', 10],
+            ['Fan flow', 'fanM3PerS', undefined, 'm³/s', 0.05],
+          ] as const
+        ).map(([label, field, quantity, suffix, step]) => (
+          <DocumentNumber
+            key={field}
+            label={label}
+            schema="RadiatorDocument"
+            field={field}
+            {...(quantity ? { quantity } : {})}
+            {...(suffix ? { suffix } : {})}
+            value={radiator[field]}
+            step={step}
+            onChange={(v) => changeCar({ ...car, coolant: { ...coolant, radiator: { ...radiator, [field]: v } } })}
+          />
+        ))}
+        <Toggle
+          label="Factory oil exchanger"
+          value={(car.factoryExchangerWPerK ?? 0) > 0}
+          onChange={(on) => {
+            const rest = { ...car };
+            delete rest.factoryExchangerWPerK;
+            changeCar(on ? { ...rest, factoryExchangerWPerK: 200 } : rest);
+          }}
+        />
+        {(car.factoryExchangerWPerK ?? 0) > 0 && (
+          <QuantityField
+            label="Exchanger conductance, UA"
+            suffix="W/K"
+            value={car.factoryExchangerWPerK ?? 0}
+            step={10}
+            min={1}
+            max={range('CarDocument', 'factoryExchangerWPerK').max}
+            onChange={(factoryExchangerWPerK) => changeCar({ ...car, factoryExchangerWPerK })}
+          />
+        )}
+      </Fields>
+    </Fold>
+  );
+}
+
+/** What the oil is held to. */
+export function LimitFields() {
+  const { car, changeCar } = useBench();
+  const { show } = usePreferences();
+  const { limits } = car;
+  return (
+    <Fold
+      name="Target, limit, sensor"
+      short={`${show(limits.targetHighC, 'temperature')}, ${show(limits.limitC, 'temperature')}`}
+    >
+      <Fields>
+        <QuantityField
+          label="Target from"
+          quantity="temperature"
+          value={limits.targetLowC}
+          step={1}
+          min={range('LimitsDocument', 'targetLowC').min}
+          max={limits.targetHighC - 1}
+          onChange={(targetLowC) => changeCar({ ...car, limits: { ...limits, targetLowC } })}
+        />
+        <QuantityField
+          label="Target to"
+          quantity="temperature"
+          value={limits.targetHighC}
+          step={1}
+          min={limits.targetLowC + 1}
+          max={Math.min(limits.limitC, range('LimitsDocument', 'targetHighC').max)}
+          onChange={(targetHighC) => changeCar({ ...car, limits: { ...limits, targetHighC } })}
+        />
+        <QuantityField
+          label="Limit of the oil"
+          quantity="temperature"
+          value={limits.limitC}
+          step={1}
+          min={limits.targetHighC}
+          max={range('LimitsDocument', 'limitC').max}
+          onChange={(limitC) => changeCar({ ...car, limits: { ...limits, limitC } })}
+        />
+        <Pick
+          label="Sensor sits"
+          value={car.sensor}
+          options={[
+            { id: 'SUMP', name: 'In the sump' },
+            { id: 'PLATE_INLET', name: 'In the plate, to the cooler' },
+            { id: 'PLATE_OUTLET', name: 'In the plate, from the cooler' },
+            { id: 'GALLERY', name: 'In the gallery' },
+          ]}
+          onChange={(sensor) => changeCar({ ...car, sensor })}
+        />
+      </Fields>
+      <Muted>The oil maker’s limit comes first.</Muted>
+    </Fold>
+  );
+}

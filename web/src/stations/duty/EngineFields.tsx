@@ -1,0 +1,293 @@
+import { usePreferences } from '../../preferences/preferences';
+import { useBench } from '../../bench/workbench';
+import { DocumentNumber } from '../../kit/fields';
+import { Fold, Muted, Pick, Row, TextEntry, Toggle } from '../../kit/kit';
+import { Fields } from '../../kit/layout';
+import { TakeLogOut } from './TakeLogOut';
+
+const GRADES = ['0W-20', '5W-30', '5W-40', '10W-40', '10W-60', '15W-40', '20W-50'];
+
+/** What makes the power, and how its heat gets into the oil. */
+export function EngineFields() {
+  const { car, changeCar } = useBench();
+  const { show } = usePreferences();
+  const { engine, heat } = car;
+  return (
+    <>
+      <Fold name="Engine" short={`${show(engine.powerKw, 'power')}, ${engine.displacementL} L`} open>
+        <TextEntry label="Name of the car" value={car.name} onChange={(name) => changeCar({ ...car, name })} />
+        <Fields>
+          <DocumentNumber
+            label="Engine power"
+            schema="EngineDocument"
+            field="powerKw"
+            quantity="power"
+            value={engine.powerKw}
+            step={5}
+            onChange={(powerKw) => changeCar({ ...car, engine: { ...engine, powerKw } })}
+          />
+          <DocumentNumber
+            label="Planned power"
+            schema="EngineDocument"
+            field="plannedPowerKw"
+            quantity="power"
+            value={engine.plannedPowerKw ?? engine.powerKw}
+            step={5}
+            onChange={(plannedPowerKw) => changeCar({ ...car, engine: { ...engine, plannedPowerKw } })}
+          />
+          <Pick
+            label="Induction"
+            value={engine.aspiration}
+            options={[
+              { id: 'NATURAL', name: 'Naturally' },
+              { id: 'TURBO', name: 'Turbo petrol' },
+              { id: 'TURBO_DIESEL', name: 'Turbo-diesel' },
+            ]}
+            onChange={(aspiration) => changeCar({ ...car, engine: { ...engine, aspiration } })}
+          />
+          <DocumentNumber
+            label="Boost"
+            schema="EngineDocument"
+            field="boostBar"
+            quantity="pressure"
+            value={engine.boostBar}
+            step={0.1}
+            onChange={(boostBar) => changeCar({ ...car, engine: { ...engine, boostBar } })}
+          />
+          <DocumentNumber
+            label="Capacity"
+            schema="EngineDocument"
+            field="displacementL"
+            suffix="L"
+            digits={2}
+            value={engine.displacementL}
+            step={0.1}
+            onChange={(displacementL) => changeCar({ ...car, engine: { ...engine, displacementL } })}
+          />
+          <DocumentNumber
+            label="Maximum engine speed"
+            schema="EngineDocument"
+            field="maxRpm"
+            suffix="rpm"
+            value={engine.maxRpm}
+            step={100}
+            onChange={(maxRpm) => changeCar({ ...car, engine: { ...engine, maxRpm } })}
+          />
+          <DocumentNumber
+            label="Idle"
+            schema="EngineDocument"
+            field="idleRpm"
+            suffix="rpm"
+            value={engine.idleRpm}
+            step={50}
+            onChange={(idleRpm) => changeCar({ ...car, engine: { ...engine, idleRpm } })}
+          />
+          <Toggle
+            label="Piston jets"
+            value={engine.pistonJets}
+            onChange={(pistonJets) => changeCar({ ...car, engine: { ...engine, pistonJets } })}
+          />
+        </Fields>
+      </Fold>
+      <Fold
+        name="Heat into the oil"
+        short={
+          car.fitted ? `fitted to “${car.fitted.log}”` : heat.school === 'FRICTION' ? 'friction' : 'share of power'
+        }
+      >
+        <Fields>
+          <Pick
+            label="Heat by"
+            value={heat.school}
+            options={[
+              { id: 'SHARE_OF_POWER', name: 'Share of power' },
+              { id: 'FRICTION', name: 'Friction' },
+            ]}
+            onChange={(school) => changeCar({ ...car, heat: { ...heat, school } })}
+          />
+          <DocumentNumber
+            label="Share into the oil"
+            schema="HeatDocument"
+            field="sharePercent"
+            suffix="%"
+            value={heat.sharePercent ?? { NATURAL: 6, TURBO: 9, TURBO_DIESEL: 7 }[engine.aspiration]}
+            step={0.5}
+            onChange={(sharePercent) => changeCar({ ...car, heat: { ...heat, sharePercent } })}
+          />
+        </Fields>
+        {car.fitted && (
+          <Row>
+            <Muted>
+              {car.fitted.factors
+                .map((f) => `${f.factor.toLowerCase()} × ${f.value.toFixed(2)} ± ${f.standardError.toFixed(2)}`)
+                .join(', ')}
+            </Muted>
+            <TakeLogOut />
+          </Row>
+        )}
+      </Fold>
+    </>
+  );
+}
+
+/** What the engine runs on. */
+export function OilFields() {
+  const { car, changeCar } = useBench();
+  const { show } = usePreferences();
+  const { oil } = car;
+  const own = !GRADES.includes(oil.grade);
+  return (
+    <Fold name="Oil" short={`${oil.grade}, ${show(car.oilVolumeL, 'volume')}`} open>
+      <Fields>
+        <Pick
+          label="Oil"
+          value={own ? 'own' : oil.grade}
+          options={[...GRADES.map((id) => ({ id, name: id })), { id: 'own', name: 'Own, by its data sheet' }]}
+          onChange={(grade) =>
+            changeCar({
+              ...car,
+              oil: grade === 'own' ? { grade: 'Own oil', kv40Cst: 85, kv100Cst: 14, density15: 855 } : { grade },
+            })
+          }
+        />
+        <DocumentNumber
+          label="Oil in the engine"
+          schema="CarDocument"
+          field="oilVolumeL"
+          quantity="volume"
+          value={car.oilVolumeL}
+          step={0.1}
+          onChange={(oilVolumeL) => changeCar({ ...car, oilVolumeL })}
+        />
+        {own && (
+          <>
+            <TextEntry
+              label="Oil name"
+              longest={60}
+              value={oil.grade}
+              onChange={(grade) => changeCar({ ...car, oil: { ...oil, grade } })}
+            />
+            <DocumentNumber
+              label="KV100"
+              schema="OilDocument"
+              field="kv100Cst"
+              suffix="cSt"
+              digits={1}
+              value={oil.kv100Cst ?? 14}
+              step={0.1}
+              onChange={(kv100Cst) => changeCar({ ...car, oil: { ...oil, kv100Cst } })}
+            />
+            {oil.viscosityIndex === undefined ? (
+              <DocumentNumber
+                label="KV40"
+                schema="OilDocument"
+                field="kv40Cst"
+                suffix="cSt"
+                digits={1}
+                value={oil.kv40Cst ?? 85}
+                step={1}
+                onChange={(kv40Cst) => changeCar({ ...car, oil: { ...oil, kv40Cst } })}
+              />
+            ) : (
+              <DocumentNumber
+                label="Viscosity index"
+                schema="OilDocument"
+                field="viscosityIndex"
+                value={oil.viscosityIndex}
+                step={1}
+                onChange={(viscosityIndex) => changeCar({ ...car, oil: { ...oil, viscosityIndex } })}
+              />
+            )}
+            <DocumentNumber
+              label="Density at 15 °C"
+              schema="OilDocument"
+              field="density15"
+              suffix="kg/m³"
+              value={oil.density15 ?? 855}
+              step={1}
+              onChange={(density15) => changeCar({ ...car, oil: { ...oil, density15 } })}
+            />
+            <Toggle
+              label="By viscosity index"
+              value={oil.viscosityIndex !== undefined}
+              onChange={(on) => {
+                const rest = { ...oil };
+                delete rest.kv40Cst;
+                delete rest.viscosityIndex;
+                changeCar({ ...car, oil: on ? { ...rest, viscosityIndex: 160 } : { ...rest, kv40Cst: 85 } });
+              }}
+            />
+          </>
+        )}
+      </Fields>
+    </Fold>
+  );
+}
+
+/** What the oil pump gives and the gauge shows. */
+export function PumpFields() {
+  const { car, changeCar } = useBench();
+  const { show } = usePreferences();
+  const { pump, gauge } = car;
+  return (
+    <Fold name="Oil pump and gauge" short={`${show(gauge.bar, 'pressure')} at ${gauge.rpm} rpm`}>
+      <Fields>
+        <DocumentNumber
+          label="Oil per revolution"
+          schema="PumpDocument"
+          field="cm3PerRev"
+          suffix="cm³"
+          digits={1}
+          value={pump.cm3PerRev}
+          step={0.5}
+          onChange={(cm3PerRev) => changeCar({ ...car, pump: { ...pump, cm3PerRev } })}
+        />
+        <DocumentNumber
+          label="Volumetric efficiency"
+          schema="PumpDocument"
+          field="volumetricPercent"
+          suffix="%"
+          value={pump.volumetricPercent}
+          step={1}
+          onChange={(volumetricPercent) => changeCar({ ...car, pump: { ...pump, volumetricPercent } })}
+        />
+        <DocumentNumber
+          label="Relief opens at"
+          schema="PumpDocument"
+          field="reliefBar"
+          quantity="pressure"
+          value={pump.reliefBar}
+          step={0.1}
+          onChange={(reliefBar) => changeCar({ ...car, pump: { ...pump, reliefBar } })}
+        />
+        <DocumentNumber
+          label="Gauge reads"
+          schema="GaugeDocument"
+          field="bar"
+          quantity="pressure"
+          value={gauge.bar}
+          step={0.1}
+          onChange={(bar) => changeCar({ ...car, gauge: { ...gauge, bar } })}
+        />
+        <DocumentNumber
+          label="at"
+          schema="GaugeDocument"
+          field="rpm"
+          suffix="rpm"
+          value={gauge.rpm}
+          step={50}
+          onChange={(rpm) => changeCar({ ...car, gauge: { ...gauge, rpm } })}
+        />
+        <DocumentNumber
+          label="with oil of"
+          schema="GaugeDocument"
+          field="oilC"
+          quantity="temperature"
+          value={gauge.oilC}
+          step={1}
+          onChange={(oilC) => changeCar({ ...car, gauge: { ...gauge, oilC } })}
+        />
+      </Fields>
+    </Fold>
+  );
+}

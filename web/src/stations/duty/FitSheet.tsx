@@ -1,0 +1,94 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { call, type Schemas } from '../../api/client';
+import { usePreferences } from '../../preferences/preferences';
+import { useBench } from '../../bench/workbench';
+import { Button, Muted, Pick, Row, Sheet } from '../../kit/kit';
+import { FigureTable } from '../../kit/layout';
+import { Residuals } from '../../pictures/Residuals';
+
+const FACTORS: Record<string, string> = {
+  HEAT: 'Heat into the oil',
+  LOSSES: 'Heat lost by sump and block',
+  MASS: 'Oil and metal that warm up',
+  EFFICACY: 'Efficacy of the core',
+  AIR: 'Air that arrives',
+  COOLANT: 'Heat into the coolant',
+};
+
+/** What a log says about the car, and how sure it is; one click puts it into the car, another takes it out again. */
+export function FitSheet(props: { log: Schemas['LogView']; onClose: () => void; design?: string | undefined }) {
+  const { say } = usePreferences();
+  const { log, onClose } = props;
+  const { view, car, changeCar, designId } = useBench();
+  const [driven, setDriven] = useState(
+    () => props.design ?? view.designs.find((d) => d.design.cooler === undefined)?.id ?? designId,
+  );
+  const design = view.designs.find((d) => d.id === driven)?.design;
+  const fit = useQuery({
+    queryKey: ['fit', log.id, car, design],
+    queryFn: () => call<Schemas['FitAnswer']>('POST', `/logs/${log.id}/fit`, { car, design }),
+    staleTime: Infinity,
+    retry: false,
+  });
+  const use = () => {
+    if (fit.data) {
+      changeCar({ ...car, sensor: car.sensor, fitted: fit.data.fitted });
+      onClose();
+    }
+  };
+  return (
+    <Sheet title={`What “${log.log.name}” says`} onClose={onClose} widest="820px">
+      <div style={{ maxWidth: 340 }}>
+        <Pick
+          label="Design that was driven"
+          value={driven}
+          options={view.designs.map((d) => ({ id: d.id, name: d.design.name }))}
+          onChange={setDriven}
+        />
+      </div>
+      {fit.error && <p role="alert">▲ {fit.error.message}</p>}
+      {!fit.data && !fit.error && <Muted>Fitting…</Muted>}
+      {fit.data && (
+        <>
+          <FigureTable aria-label="What was learned">
+            <thead>
+              <tr>
+                <th scope="col">Factor on the car’s own figure</th>
+                <th scope="col">Learned</th>
+                <th scope="col">±</th>
+                <th scope="col">Before ±</th>
+              </tr>
+            </thead>
+            <tbody>
+              {fit.data.estimates.map((e) => (
+                <tr key={e.parameter}>
+                  <th scope="row">{FACTORS[e.parameter]}</th>
+                  <td>× {e.factor.toFixed(2)}</td>
+                  <td>{e.standardError.toFixed(2)}</td>
+                  <td>{e.prior.toFixed(2)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </FigureTable>
+          <Residuals
+            timeSeconds={fit.data.timeSeconds}
+            residualK={fit.data.residualK}
+            rmsK={fit.data.rmsK}
+            height={150}
+          />
+          <ul style={{ margin: 0, paddingLeft: 20 }}>
+            {fit.data.notes.map((n) => (
+              <li key={say(n)}>{say(n)}</li>
+            ))}
+          </ul>
+          <Row>
+            <Button onPress={use}>Use it in the car’s model</Button>
+            <Button onPress={onClose}>Cancel</Button>
+          </Row>
+          <Muted>It can be taken out again at any time, under “Heat into the oil” or in Prove.</Muted>
+        </>
+      )}
+    </Sheet>
+  );
+}

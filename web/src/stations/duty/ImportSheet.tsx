@@ -1,0 +1,370 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { call, watch, type CarView, type JobView, type Schemas } from '../../api/client';
+import { useBench } from '../../bench/workbench';
+import { DocumentNumber } from '../../kit/fields';
+import { Button, Heading, Muted, Pick, Progress, QuantityField, Row, Sheet, TextEntry, Toggle } from '../../kit/kit';
+import { Fields, FigureTable } from '../../kit/layout';
+import { CHANNELS, Channel, SENSORS } from './channels';
+
+type Format = Schemas['LogFormat'];
+
+/** Units in which each channel may be written, the one that it is kept in first. */
+const UNITS: Record<Channel, readonly NonNullable<Format['columns'][number]['unit']>[]> = {
+  TIME: ['S', 'MS', 'MIN'],
+  SPEED: ['KMH', 'MPH', 'MPS', 'KNOT'],
+  RPM: ['RPM'],
+  POWER: ['KW', 'HP'],
+  OIL: ['C', 'F', 'K'],
+  OIL_RETURN: ['C', 'F', 'K'],
+  COOLANT: ['C', 'F', 'K'],
+  INTAKE: ['C', 'F', 'K'],
+  AMBIENT: ['C', 'F', 'K'],
+  PRESSURE: ['BAR', 'PSI', 'KPA'],
+  LAP: ['NONE'],
+  LATITUDE: ['DEGREE'],
+  LONGITUDE: ['DEGREE'],
+  ELEVATION: ['M', 'FT'],
+};
+
+const UNIT_SIGNS: Record<string, string> = {
+  S: 's',
+  MS: 'ms',
+  MIN: 'min',
+  KMH: 'km/h',
+  MPH: 'mph',
+  MPS: 'm/s',
+  KNOT: 'kn',
+  RPM: 'rpm',
+  KW: 'kW',
+  HP: 'hp',
+  C: '°C',
+  F: '°F',
+  K: 'K',
+  BAR: 'bar',
+  PSI: 'psi',
+  KPA: 'kPa',
+  M: 'm',
+  FT: 'ft',
+  DEGREE: '°',
+  NONE: '–',
+};
+
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: repeat(2, minmax(80px, 1fr) minmax(140px, 180px) 92px);
+  gap: 6px 10px;
+  @media (max-width: 900px) {
+    grid-template-columns: minmax(80px, 1fr) minmax(140px, 180px) 92px;
+  }
+  align-items: center;
+`;
+
+const Lines = styled.pre`
+  margin: 0;
+  padding: 8px 10px;
+  font-size: 12px;
+  overflow-x: auto;
+  background: ${(p) => p.theme.sheet};
+  border: 1px solid ${(p) => p.theme.faint};
+  border-radius: 4px;
+`;
+
+/** A log before it is kept: how it was understood, and what a person says of it. */
+export function ImportSheet({ upload, onClose }: { upload: Schemas['UploadView']; onClose: () => void }) {
+  const { view, car, duty } = useBench();
+  const client = useQueryClient();
+  const [preview, setPreview] = useState(upload.preview);
+  const [name, setName] = useState(upload.name.replace(/\.(csv|txt|tsv|log|gpx)(\.gz)?$/i, '').slice(0, 120));
+  const [sensor, setSensor] = useState(car.sensor);
+  const [ambientC, setAmbient] = useState(duty.ambientC);
+  const [altitudeM, setAltitude] = useState(duty.altitudeM);
+  const [trailerKg, setTrailer] = useState(duty.climb?.trailerKg ?? 0);
+  const [problem, setProblem] = useState<string>();
+  const [job, setJob] = useState<JobView>();
+  const [kept, setKept] = useState<{ log: Schemas['LogDocument']; report: Schemas['LogReport'] }>();
+  const format = preview.format;
+  const correct = async (next: Format) => {
+    // What was chosen stays on the screen even where the server cannot read the file so.
+    setPreview((p) => ({ ...p, format: next }));
+    try {
+      setPreview(await call<Schemas['PreviewDocument']>('POST', `/uploads/${upload.id}/preview`, next));
+      setProblem(undefined);
+    } catch (e) {
+      setProblem(e instanceof Error ? e.message : String(e));
+    }
+  };
+  const leave = () => {
+    void call('DELETE', `/uploads/${upload.id}`).catch(() => undefined);
+    onClose();
+  };
+  const keep = async () => {
+    setProblem(undefined);
+    try {
+      const started = await call<JobView>('POST', `/uploads/${upload.id}/keep`, {
+        name,
+        sensor,
+        ambientC,
+        altitudeM,
+        trailerKg,
+        ...(format ? { format } : {}),
+      });
+      const done = await watch<{ id: string; log: Schemas['LogDocument']; report: Schemas['LogReport'] }>(
+        started,
+        setJob,
+      );
+      client.setQueryData<CarView>(
+        ['car', view.id],
+        (v) => v && { ...v, logs: [...v.logs, { id: done.id, version: 1, log: done.log }] },
+      );
+      await client.invalidateQueries({ queryKey: ['car', view.id] });
+      setKept(done);
+    } catch (e) {
+      setProblem(e instanceof Error ? e.message : String(e));
+    } finally {
+      setJob(undefined);
+    }
+  };
+  if (kept) {
+    return (
+      <Sheet title={`“${kept.log.name}” is kept`} onClose={onClose} widest="640px">
+        <p style={{ margin: 0 }}>
+          {kept.report.rows.toLocaleString('en')} rows over {(kept.report.durationSeconds / 60).toFixed(1)} minutes.
+          {kept.report.missingValues > 0 &&
+            ` ${kept.report.missingValues.toLocaleString('en')} single values are missing.`}
+        </p>
+        <Spoiled report={kept.report} />
+        <Row>
+          <Button onPress={onClose} autoFocus>
+            Done
+          </Button>
+        </Row>
+      </Sheet>
+    );
+  }
+  return (
+    <Sheet title={`Import ${upload.name}`} onClose={leave} widest="1000px">
+      <Fields style={{ gridTemplateColumns: 'repeat(auto-fill, minmax(170px, 1fr))' }}>
+        <TextEntry label="Name of the log" value={name} onChange={setName} />
+        <Pick label="Oil sensor sat" value={sensor} options={SENSORS} onChange={setSensor} />
+        <DocumentNumber
+          label="Air on the day"
+          schema="KeepDocument"
+          field="ambientC"
+          quantity="temperature"
+          value={ambientC}
+          step={1}
+          onChange={setAmbient}
+        />
+        <DocumentNumber
+          label="Mean altitude"
+          schema="KeepDocument"
+          field="altitudeM"
+          quantity="distance"
+          value={altitudeM}
+          step={10}
+          onChange={setAltitude}
+        />
+        <DocumentNumber
+          label="Trailer behind it"
+          schema="KeepDocument"
+          field="trailerKg"
+          quantity="mass"
+          value={trailerKg}
+          step={50}
+          onChange={setTrailer}
+        />
+      </Fields>
+      {format && (
+        <>
+          <Heading>How it is written</Heading>
+          <Fields style={{ gridTemplateColumns: 'repeat(auto-fill, minmax(150px, 1fr))' }}>
+            <Pick
+              label="Columns part at"
+              value={format.delimiter}
+              options={[
+                { id: 'COMMA', name: 'Comma' },
+                { id: 'SEMICOLON', name: 'Semicolon' },
+                { id: 'TAB', name: 'Tabulator' },
+                { id: 'BAR', name: 'Upright bar' },
+              ]}
+              onChange={(delimiter) => void correct({ ...format, delimiter })}
+            />
+            <Pick
+              label="Times are"
+              value={format.time}
+              options={[
+                { id: 'NUMBER', name: 'Numbers' },
+                { id: 'CLOCK', name: 'With colons' },
+                { id: 'ISO', name: 'Date and time' },
+                { id: 'ROWS', name: 'Not there' },
+              ]}
+              onChange={(time) =>
+                void correct({
+                  ...format,
+                  time,
+                  rowsPerSecond: time === 'ROWS' ? (format.rowsPerSecond ?? 10) : undefined,
+                })
+              }
+            />
+            {format.time === 'ROWS' && (
+              <DocumentNumber
+                label="Rows per second"
+                schema="LogFormat"
+                field="rowsPerSecond"
+                digits={1}
+                value={format.rowsPerSecond ?? 10}
+                step={1}
+                onChange={(rowsPerSecond) => void correct({ ...format, rowsPerSecond })}
+              />
+            )}
+            <QuantityField
+              label="Names in line"
+              value={format.headerLine}
+              step={1}
+              min={0}
+              max={1000}
+              onChange={(v) => void correct({ ...format, headerLine: Math.round(v) })}
+            />
+            <QuantityField
+              label="Values from line"
+              value={format.firstDataLine}
+              step={1}
+              min={1}
+              max={1001}
+              onChange={(v) => void correct({ ...format, firstDataLine: Math.round(v) })}
+            />
+            <Toggle
+              label="Decimal comma"
+              value={format.decimalComma}
+              onChange={(decimalComma) => void correct({ ...format, decimalComma })}
+            />
+          </Fields>
+          <Columns role="group" aria-label="Columns of the file">
+            {format.columns.map((c, i) => (
+              <ColumnRow
+                key={i}
+                column={c}
+                onChange={(column) =>
+                  void correct({ ...format, columns: format.columns.map((x, k) => (k === i ? column : x)) })
+                }
+              />
+            ))}
+          </Columns>
+        </>
+      )}
+      <Lines tabIndex={0} aria-label="First lines of the file">
+        {preview.lines.join('\n')}
+      </Lines>
+      <FigureTable aria-label="First rows as they were understood">
+        <thead>
+          <tr>
+            {preview.channels.map((c) => (
+              <th key={c} scope="col">
+                {CHANNELS[c]}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {preview.head.slice(0, 4).map((row, i) => (
+            <tr key={i}>
+              {row.map((v, k) => (
+                <td key={k}>{v === null ? '–' : v}</td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </FigureTable>
+      <Spoiled report={preview.report} />
+      {problem && <p role="alert">▲ {problem}</p>}
+      {job ? (
+        <Progress label="Rows read" done={job.done} total={0} onCancel={() => void call('DELETE', `/jobs/${job.id}`)} />
+      ) : (
+        <Row>
+          <Button onPress={() => void keep()} isDisabled={name.trim() === ''}>
+            Keep this log
+          </Button>
+          <Button onPress={leave}>Cancel</Button>
+        </Row>
+      )}
+    </Sheet>
+  );
+}
+
+function ColumnRow({
+  column,
+  onChange,
+}: {
+  column: Format['columns'][number];
+  onChange: (column: Format['columns'][number]) => void;
+}) {
+  const units = column.channel ? UNITS[column.channel] : [];
+  return (
+    <>
+      <span>{column.name || '(no name)'}</span>
+      <Pick
+        label={`Column ${column.name} holds`}
+        hideLabel
+        value={column.channel ?? 'none'}
+        options={[
+          { id: 'none', name: 'not read' },
+          ...Object.entries(CHANNELS).map(([id, name]) => ({ id: id as Channel, name })),
+        ]}
+        onChange={(channel) =>
+          onChange(
+            channel === 'none'
+              ? { name: column.name }
+              : { name: column.name, channel: channel as Channel, unit: UNITS[channel as Channel][0] },
+          )
+        }
+      />
+      {column.channel && units.length > 1 ? (
+        <Pick
+          label={`Unit of column ${column.name}`}
+          hideLabel
+          value={column.unit ?? units[0] ?? 'NONE'}
+          options={units.map((u) => ({ id: u, name: UNIT_SIGNS[u] ?? u }))}
+          onChange={(unit) => onChange({ ...column, unit })}
+        />
+      ) : (
+        <Muted>{column.unit ? UNIT_SIGNS[column.unit] : ''}</Muted>
+      )}
+    </>
+  );
+}
+
+function Spoiled({ report }: { report: Schemas['LogReport'] }) {
+  return (
+    <>
+      {report.spoiled > 0 && (
+        <details>
+          <summary>
+            ▲ {report.spoiled.toLocaleString('en')} {report.spoiled === 1 ? 'row is' : 'rows are'} left out
+          </summary>
+          <ul style={{ margin: '6px 0 0', paddingLeft: 20 }}>
+            {report.samples.slice(0, 20).map((s) => (
+              <li key={s.line}>
+                Line {s.line}: {s.reason}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+      {report.outOfRange.map((o) => (
+        <p key={o.channel} style={{ margin: 0 }}>
+          ▲ {o.readings.toLocaleString('en')} {o.readings === 1 ? 'reading' : 'readings'} of{' '}
+          {CHANNELS[o.channel].toLowerCase()} left out: no car shows such a figure. Check the sensor or its unit.
+        </p>
+      ))}
+      {report.clockJumps > 0 && (
+        <p style={{ margin: 0 }}>
+          ▲ The logger&apos;s clock was set{' '}
+          {report.clockJumps === 1 ? 'once' : `${report.clockJumps.toLocaleString('en')} times`} while it ran. The times
+          go on from where they were.
+        </p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,201 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { call, type CoolerDocument, type Schemas } from '../../api/client';
+import { usePreferences } from '../../preferences/preferences';
+import { useSettled } from '../../bench/useSettled';
+import { useBench } from '../../bench/workbench';
+import { Button, Muted, Row } from '../../kit/kit';
+import { FigureTable } from '../../kit/layout';
+import { AirCurve } from '../../pictures/AirCurve';
+import { useCooler } from '../core/coolerFields';
+import { download } from '../../bench/download';
+
+type Place = CoolerDocument['place'];
+
+/** Names of the places; what each of them means for the air is the server's. */
+const PLACES: Record<Place, string> = {
+  GRILLE_AHEAD: 'Grille, ahead of radiator',
+  LOWER_GRILLE_AHEAD: 'Lower grille, ahead',
+  BEHIND_RADIATOR: 'Behind the radiator',
+  FRONT_CORNER_VENTED: 'Front corner, vented',
+  FRONT_CORNER_CLOSED: 'Front corner, closed',
+  UNDER_FLOOR: 'Under the floor',
+  REAR_QUARTER: 'Rear quarter, ducted',
+};
+
+const SPEEDS = [0, 10, 20, 30, 40, 50, 60, 80, 100, 120, 140, 160, 180];
+
+const Gauges = styled.dl`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(128px, 1fr));
+  gap: 8px 16px;
+  margin: 0;
+  & dt {
+    font-size: 13px;
+    color: ${(p) => p.theme.soft};
+  }
+  & dd {
+    margin: 0;
+    font-size: 16px;
+  }
+`;
+
+/** What the position means, in the figures that a builder would take with tape and card. */
+export function FitFigures({ fit }: { fit: Schemas['PlacementAnswer'] }) {
+  const { say, show } = usePreferences();
+  const nearest = fit.clearances[0];
+  const figures = [
+    ['Shaded', `${fit.shadedPercent.toFixed(0)} %`],
+    ['Opening that feeds it', show(fit.openingCm2, 'area')],
+    ['Sealing', `${fit.sealingPercent.toFixed(0)} %`],
+    ['Clearance behind crash structure', show(fit.crushClearanceMm, 'length')],
+    ['Above the ground', show(fit.groundClearanceMm, 'length')],
+    nearest ? [`To ${nearest.name}`, show(nearest.mm, 'length')] : undefined,
+    fit.gaps
+      ? ['Gap above, below', `${show(fit.gaps.aboveMm, 'length')}, ${show(fit.gaps.belowMm, 'length')}`]
+      : undefined,
+    fit.gaps
+      ? ['Gap left, right', `${show(fit.gaps.leftMm, 'length')}, ${show(fit.gaps.rightMm, 'length')}`]
+      : undefined,
+  ].filter((f): f is [string, string] => f !== undefined);
+  return (
+    <>
+      {fit.problems.length > 0 && (
+        <ul aria-label="Problems of this position" style={{ margin: 0, paddingLeft: 0, listStyle: 'none' }}>
+          {fit.problems.map((p) => (
+            <li key={say(p)}>▲ {say(p)}</li>
+          ))}
+        </ul>
+      )}
+      <Gauges aria-label="Figures of this position">
+        {figures.map(([name, value]) => (
+          <div key={name}>
+            <dt>{name}</dt>
+            <dd>{value}</dd>
+          </div>
+        ))}
+      </Gauges>
+    </>
+  );
+}
+
+const FILES = [
+  { id: 'pdf?paper=A4', name: 'PDF on A4', file: 'template-a4.pdf' },
+  { id: 'pdf?paper=LETTER', name: 'PDF on Letter', file: 'template-letter.pdf' },
+  { id: 'pdf?paper=SHEET', name: 'PDF, one sheet', file: 'template.pdf' },
+  { id: 'svg', name: 'SVG', file: 'template.svg' },
+  { id: 'dxf', name: 'DXF', file: 'template.dxf' },
+] as const;
+
+/** The card template, without the card. */
+export function TemplateFiles() {
+  const { car, design } = useBench();
+  const [problem, setProblem] = useState<string>();
+  const load = (id: string, file: string) =>
+    download(`/api/template/${id}`, { car, design }, file).then(
+      () => setProblem(undefined),
+      (e: Error) => setProblem(e.message),
+    );
+  return (
+    <>
+      <Row>
+        {FILES.map((f) => (
+          <Button key={f.id} onPress={() => void load(f.id, f.file)}>
+            {f.name}
+          </Button>
+        ))}
+      </Row>
+      {problem && <p role="alert">▲ {problem}</p>}
+      <Muted>Print at 100 %. Measure the bar of 300 mm before anything is cut.</Muted>
+    </>
+  );
+}
+
+export function AirBySpeed() {
+  const { car, duty, design } = useBench();
+  const asked = { car, design, ambientC: duty.ambientC, altitudeM: duty.altitudeM, speedsKmh: SPEEDS };
+  const air = useQuery({
+    queryKey: ['air', asked],
+    queryFn: async ({ signal }) => {
+      const run = (fanOn: boolean) => call<Schemas['AirAnswer'][]>('POST', '/air', { ...asked, fanOn }, { signal });
+      return { still: await run(false), driven: design.cooler?.fan ? await run(true) : undefined };
+    },
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+  });
+  return air.data ? <AirCurve still={air.data.still} driven={air.data.driven} height={220} /> : null;
+}
+
+/** The same core at every place: peak and coolant, so that both schools' numbers stand side by side. */
+export function PlacesCompared() {
+  const { car, duty, design } = useBench();
+  const { set } = useCooler();
+  const { show } = usePreferences();
+  const base = useSettled(
+    JSON.stringify({
+      car,
+      duty,
+      design: { ...design, cooler: { ...design.cooler, place: 'GRILLE_AHEAD', placement: undefined } },
+    }),
+    120,
+  );
+  const places = useQuery({
+    queryKey: ['places', base],
+    queryFn: ({ signal }) => call<Schemas['PlaceAnswer'][]>('POST', '/places', JSON.parse(base), { signal }),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+  });
+  if (!places.data) {
+    return null;
+  }
+  return (
+    <FigureTable aria-label="Places for this core">
+      <thead>
+        <tr>
+          <th scope="col">Place, with this core as it is sealed and shaded</th>
+          <th scope="col">Oil peaks at</th>
+          <th scope="col">Coolant at</th>
+        </tr>
+      </thead>
+      <tbody>
+        {places.data.map((p) => (
+          <tr key={p.place} aria-current={p.place === design.cooler?.place}>
+            <th scope="row">
+              <PlaceLink chosen={p.place === design.cooler?.place} onPress={() => set({ place: p.place })}>
+                {PLACES[p.place]}
+              </PlaceLink>
+            </th>
+            <td>{show(p.peakC, 'temperature')}</td>
+            <td>{show(p.peakCoolantC, 'temperature')}</td>
+          </tr>
+        ))}
+      </tbody>
+    </FigureTable>
+  );
+}
+
+const LinkLook = styled.button`
+  font: inherit;
+  color: inherit;
+  background: none;
+  border: 0;
+  padding: 4px 0;
+  text-align: left;
+  text-decoration: underline;
+  text-decoration-thickness: 1px;
+  text-underline-offset: 3px;
+  cursor: pointer;
+  &:focus-visible {
+    outline: 2px solid ${(p) => p.theme.focus};
+    outline-offset: 2px;
+  }
+`;
+
+function PlaceLink({ chosen, onPress, children }: { chosen: boolean; onPress: () => void; children: string }) {
+  return (
+    <LinkLook type="button" aria-pressed={chosen} onClick={onPress}>
+      {children}
+    </LinkLook>
+  );
+}

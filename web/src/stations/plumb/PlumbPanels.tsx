@@ -1,0 +1,164 @@
+import { useEffect } from 'react';
+import { type Schemas } from '../../api/client';
+import { word } from '../../words/words';
+import { usePreferences } from '../../preferences/preferences';
+import { useSeen } from '../../bench/useSettled';
+import { DocumentNumber } from '../../kit/fields';
+import { Button, Pick, Row } from '../../kit/kit';
+import { Fields, FigureTable } from '../../kit/layout';
+
+export const SCHOOL: Record<Schemas['HosePartDocument']['family'], string> = {
+  BRAIDED_RUBBER: 'ends used again; braid chafes what it touches.',
+  PTFE: 'takes the most heat, lasts longest, kinks if bent too tight.',
+  PUSH_ON: 'quickest to make, soft on paint, lowest pressure; ends used once.',
+  SWAGED: 'strongest, comes made up and cannot be shortened.',
+};
+
+type Accessory = Schemas['AccessoryDocument'];
+
+export function Accessories(props: { accessories: readonly Accessory[]; onChange: (next: Accessory[]) => void }) {
+  const { accessories, onChange } = props;
+  return (
+    <>
+      {accessories.map((a, i) => {
+        const put = (change: Partial<Accessory>) =>
+          onChange(accessories.map((x, k) => (k === i ? { ...x, ...change } : x)));
+        return (
+          <Fields key={i}>
+            <Pick
+              label="Kind"
+              value={a.kind}
+              options={[
+                { id: 'ACCUMULATOR', name: 'Accumulator' },
+                { id: 'BYPASS_FILTER', name: 'By-pass filter' },
+                { id: 'REMOTE_HEAD', name: 'Remote filter head' },
+              ]}
+              onChange={(kind) => put({ kind })}
+            />
+            <DocumentNumber
+              label="Holds"
+              schema="AccessoryDocument"
+              field="volumeL"
+              quantity="volume"
+              value={a.volumeL}
+              step={0.1}
+              onChange={(volumeL) => put({ volumeL })}
+            />
+            <Pick
+              label="Shut off by"
+              value={a.valve}
+              options={[
+                { id: 'NONE', name: 'nothing' },
+                { id: 'MANUAL', name: 'a lever' },
+                { id: 'ELECTRIC', name: 'an electric valve' },
+              ]}
+              onChange={(valve) => put({ valve })}
+            />
+            <Button onPress={() => onChange(accessories.filter((_, k) => k !== i))}>Remove</Button>
+          </Fields>
+        );
+      })}
+      <Row>
+        <Button
+          isDisabled={accessories.length >= 4}
+          onPress={() => onChange([...accessories, { kind: 'ACCUMULATOR', volumeL: 1.4, valve: 'MANUAL' }])}
+        >
+          Add one
+        </Button>
+      </Row>
+    </>
+  );
+}
+
+/** Oil pressure in the gallery against its floor. */
+export function Gallery({ points }: { points: readonly Schemas['PressurePoint'][] }) {
+  const { show } = usePreferences();
+  return (
+    <FigureTable aria-label="Gallery pressure">
+      <thead>
+        <tr>
+          <th scope="col">Gallery pressure at</th>
+          <th scope="col">Without cooler</th>
+          <th scope="col">With it</th>
+          <th scope="col">Floor</th>
+        </tr>
+      </thead>
+      <tbody>
+        {points.map((p) => (
+          <tr key={p.kind}>
+            <th scope="row">{word('pressurePoint', p.kind)}</th>
+            <td>{show(p.bareGalleryBar, 'pressure')}</td>
+            <td>
+              {p.galleryBar < p.floorBar && '▲ '}
+              {show(p.galleryBar, 'pressure')}
+            </td>
+            <td>{show(p.floorBar, 'pressure')}</td>
+          </tr>
+        ))}
+      </tbody>
+    </FigureTable>
+  );
+}
+
+/** What takes three searches more is asked when it is looked at. */
+export function WhenSeen({ then }: { then: (seen: boolean) => void }) {
+  const [ref, seen] = useSeen<HTMLDivElement>();
+  useEffect(() => then(seen), [then, seen]);
+  return <div ref={ref} style={{ minHeight: 1 }} />;
+}
+
+export function SizesCompared({
+  sizes,
+  onTake,
+}: {
+  sizes: readonly Schemas['Size'][];
+  onTake: (number: string) => void;
+}) {
+  const { show } = usePreferences();
+  if (sizes.length === 0) {
+    return null;
+  }
+  const or = (v: number | undefined, f: (v: number) => string) => (v === undefined ? '–' : f(v));
+  return (
+    <FigureTable aria-label="Hose sizes side by side">
+      <thead>
+        <tr>
+          <th scope="col">Size</th>
+          <th scope="col">Loss, hot</th>
+          <th scope="col">Gallery, hot, at speed</th>
+          <th scope="col">Added oil</th>
+          <th scope="col">Fills in</th>
+          <th scope="col">Mass</th>
+          <th scope="col">Parts</th>
+          <th scope="col">
+            <span aria-hidden> </span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {sizes.map((s) => (
+          <tr key={s.hose} aria-current={s.chosen}>
+            <th scope="row">
+              {s.dash}
+              {!s.found && ', no way'}
+            </th>
+            <td>{or(s.lossBar, (v) => show(v, 'pressure'))}</td>
+            <td>
+              {s.underFloor && '▲ '}
+              {or(s.hotTopBar, (v) => show(v, 'pressure'))}
+            </td>
+            <td>{or(s.addedOilL, (v) => show(v, 'volume'))}</td>
+            <td>{or(s.primeSeconds, (v) => `${v.toFixed(1)} s`)}</td>
+            <td>{show(s.massKg, 'mass', 1)}</td>
+            <td>{s.price.toFixed(0)}</td>
+            <td>
+              <Button isDisabled={s.chosen} aria-label={`Take ${s.dash}`} onPress={() => onTake(s.hose)}>
+                Take
+              </Button>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </FigureTable>
+  );
+}
