@@ -113,7 +113,7 @@ class PlaceStationTest extends Workshop {
     void mountsAreCountedAndTheTemplateIsLoaded() throws IOException {
         unfold("Mounts");
         button("One mount more").click();
-        assertThat(page.getByLabel("Problems of this position")).containsText("three points");
+        assertThat(page.getByLabel("Problems of this position")).containsText("hold the core at 3 points");
         button("Four at the corners").click();
         assertThat(page.getByLabel("Problems of this position")).isHidden();
         unfold("Template, true to size");

@@ -153,7 +153,7 @@ class PlumbStationTest extends Workshop {
         button("Take -12").click();
         assertThat(sizes.locator("tr[aria-current=true]")).containsText("-12");
         assertThat(button(Pattern.compile("Size$"))).containsText("-12");
-        assertThat(table("Gallery pressure")).containsText("hot idle");
+        assertThat(table("Gallery pressure")).containsText("hot, idle");
         choose("Hose", "Swaged");
         assertThat(table("Cut list")).containsText("Standard line");
     }

@@ -23,7 +23,7 @@ class ProveAndCareTest extends Workshop {
         open("Aldane Corvid", "First choice, 10 rows");
         station("Prove");
         assertThat(proof()).containsText("It runs cooler");
-        assertThat(proof()).containsText(Pattern.compile("ran [\\d.]+ °C cooler \\([\\d.]+ to [\\d.]+ °C\\)"));
+        assertThat(proof()).containsText(Pattern.compile("ran [\\d.]+ °C cooler \\([\\d.]+ °C to [\\d.]+ °C\\)"));
         assertThat(table("Brought to the first day")).containsText("Difference");
         assertThat(table("What was read")).containsText("Drop over the core");
         assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("The mean laps before and after")))

@@ -7,11 +7,11 @@ import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import isotherm.server.document.CaseDocument;
-import isotherm.server.document.DocumentReader;
-import isotherm.server.document.OutcomeDocument;
-import isotherm.server.document.QuestionSolver;
-import isotherm.server.document.Solver;
+import isotherm.server.contract.DocumentReader;
+import isotherm.server.garage.CaseDocument;
+import isotherm.server.session.OutcomeDocument;
+import isotherm.server.session.QuestionSolver;
+import isotherm.server.session.Solver;
 import isotherm.server.testing.Examples;
 import isotherm.words.UnitChoice;
 import isotherm.words.Words;
@@ -159,9 +159,9 @@ class SliceTest extends Workshop {
         OutcomeDocument before = Solver.solve(asked);
         open(under);
         station("Place");
-        assertThat(findings()).containsText("The oil leaves its target band");
+        assertThat(findings()).containsText("above its target of");
         toggle("Fan");
-        assertThat(findings()).not().containsText("The oil leaves its target band");
+        assertThat(findings()).not().containsText("above its target of");
         assertThat(field("Fan on at")).hasValue("98");
         toggle("Fan");
         assertThat(ruleMark("Peak"))
@@ -175,7 +175,7 @@ class SliceTest extends Workshop {
                                 .setExact(true))
                 .click();
         assertThat(ruleMark("Peak")).hasAccessibleName(celsius("^Peak", ahead.peakC()));
-        assertThat(findings()).not().containsText("The oil leaves its target band");
+        assertThat(findings()).not().containsText("above its target of");
         assertThat(page.getByRole(AriaRole.STATUS)).hasText("Saved");
         page.reload();
         assertThat(ruleMark("Peak")).hasAccessibleName(celsius("^Peak", ahead.peakC()));

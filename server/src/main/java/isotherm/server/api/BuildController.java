@@ -1,15 +1,15 @@
 package isotherm.server.api;
 
 import isotherm.core.message.Measure;
+import isotherm.server.build.BuildDocuments.BuildDocument;
+import isotherm.server.build.BuildDocuments.EntryDocument;
+import isotherm.server.build.BuildDocuments.NewBuild;
 import isotherm.server.build.BuildService;
+import isotherm.server.build.Builds;
 import isotherm.server.build.LiveGauges;
 import isotherm.server.catalogue.PlumbingCatalogue;
-import isotherm.server.document.Attempt;
-import isotherm.server.document.BuildDocuments.BuildDocument;
-import isotherm.server.document.BuildDocuments.EntryDocument;
-import isotherm.server.document.BuildDocuments.NewBuild;
-import isotherm.server.document.Builds;
-import isotherm.server.document.DocumentReader;
+import isotherm.server.contract.Attempt;
+import isotherm.server.contract.DocumentReader;
 import isotherm.server.files.SheetFiles;
 import isotherm.server.files.Speech;
 import isotherm.server.logger.LoggerDocuments.EngineCommand;

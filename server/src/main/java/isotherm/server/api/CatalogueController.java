@@ -2,7 +2,7 @@ package isotherm.server.api;
 
 import isotherm.server.catalogue.CoreCatalogue;
 import isotherm.server.catalogue.Imported;
-import isotherm.server.document.CorePartDocument;
+import isotherm.server.plumbing.CorePartDocument;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpHeaders;

@@ -1,7 +1,6 @@
 package isotherm.server.api;
 
-import isotherm.server.document.DocumentReader;
-import isotherm.server.logger.LoggerDocuments;
+import isotherm.server.contract.DocumentReader;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import org.springframework.http.HttpInputMessage;
@@ -11,15 +10,15 @@ import org.springframework.http.converter.AbstractHttpMessageConverter;
 
 /** Request bodies go through the document reader, so that every problem in them is found at once. */
 class DocumentConverter extends AbstractHttpMessageConverter<Record> {
+    private static final String OURS = "isotherm.server.";
+
     DocumentConverter() {
         super(MediaType.APPLICATION_JSON);
     }
 
     @Override
     protected boolean supports(Class<?> type) {
-        return type.isRecord()
-                && (type.getPackage().equals(DocumentReader.class.getPackage())
-                        || type.getPackage().equals(LoggerDocuments.class.getPackage()));
+        return type.isRecord() && type.getName().startsWith(OURS);
     }
 
     /** Only what says that it is JSON is read as JSON; bodies of other kinds and of none are not. */

@@ -1,7 +1,7 @@
 package isotherm.server.api;
 
-import isotherm.server.document.InvalidDocument;
-import isotherm.server.document.Problem;
+import isotherm.server.contract.InvalidDocument;
+import isotherm.server.contract.Problem;
 import isotherm.server.store.Stored;
 import java.util.List;
 import java.util.UUID;

@@ -1,11 +1,11 @@
 package isotherm.server.api;
 
 import isotherm.server.archive.DesignFiles;
+import isotherm.server.archive.FileDocuments.GarageReport;
 import isotherm.server.archive.GarageReader;
 import isotherm.server.archive.GarageWriter;
-import isotherm.server.document.DesignDocument;
-import isotherm.server.document.DocumentReader;
-import isotherm.server.document.FileDocuments.GarageReport;
+import isotherm.server.contract.DocumentReader;
+import isotherm.server.garage.DesignDocument;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Kind;
 import isotherm.server.store.LargeStore;

@@ -1,15 +1,15 @@
 package isotherm.server.api;
 
 import isotherm.server.catalogue.CarClasses;
-import isotherm.server.document.Attempt;
-import isotherm.server.document.CarClass;
-import isotherm.server.document.CarDocument;
-import isotherm.server.document.DesignDocument;
-import isotherm.server.document.DocumentReader;
-import isotherm.server.document.DutyDocument;
-import isotherm.server.document.InvalidDocument;
-import isotherm.server.document.LogDocument;
-import isotherm.server.document.Problem;
+import isotherm.server.contract.Attempt;
+import isotherm.server.contract.DocumentReader;
+import isotherm.server.contract.InvalidDocument;
+import isotherm.server.contract.Problem;
+import isotherm.server.evidence.LogDocument;
+import isotherm.server.garage.CarClass;
+import isotherm.server.garage.CarDocument;
+import isotherm.server.garage.DesignDocument;
+import isotherm.server.garage.DutyDocument;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Kind;
 import isotherm.server.store.Stored;

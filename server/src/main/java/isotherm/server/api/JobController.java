@@ -1,10 +1,10 @@
 package isotherm.server.api;
 
 import isotherm.server.catalogue.CoreCatalogue;
-import isotherm.server.document.QuestionSolver;
-import isotherm.server.document.Questions;
 import isotherm.server.jobs.Desk;
 import isotherm.server.jobs.Jobs;
+import isotherm.server.session.SearchQuestions;
+import isotherm.server.session.SearchSolver;
 import java.util.UUID;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -28,14 +28,14 @@ class JobController {
     }
 
     @PostMapping("/search")
-    ResponseEntity<Jobs.JobView> search(@RequestBody Questions.SearchQuestion question, Desk.Asker asker) {
+    ResponseEntity<Jobs.JobView> search(@RequestBody SearchQuestions.SearchQuestion question, Desk.Asker asker) {
         var parts = catalogue.parts();
         return ResponseEntity.accepted()
                 .body(jobs.start(
                         asker.who(),
-                        QuestionSolver.trials(question, parts),
+                        SearchSolver.trials(question, parts),
                         Jobs.Wanted.WHILE_WATCHED,
-                        (progress, cancelled) -> QuestionSolver.search(question, parts, progress::accept, cancelled)));
+                        (progress, cancelled) -> SearchSolver.search(question, parts, progress::accept, cancelled)));
     }
 
     @GetMapping("/{id}")

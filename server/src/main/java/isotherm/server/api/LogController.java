@@ -1,19 +1,19 @@
 package isotherm.server.api;
 
 import isotherm.core.message.Measure;
-import isotherm.server.document.Attempt;
-import isotherm.server.document.DrivenLog;
-import isotherm.server.document.LogDocument;
-import isotherm.server.document.LogFormat;
-import isotherm.server.document.Proof;
-import isotherm.server.document.ProofSolver;
-import isotherm.server.document.QuestionSolver;
-import isotherm.server.document.Questions;
+import isotherm.server.contract.Attempt;
+import isotherm.server.evidence.DrivenLog;
+import isotherm.server.evidence.LogDocument;
+import isotherm.server.evidence.LogFormat;
 import isotherm.server.files.ProofFiles;
 import isotherm.server.files.Speech;
 import isotherm.server.jobs.Desk;
 import isotherm.server.jobs.Jobs;
 import isotherm.server.logs.LogService;
+import isotherm.server.proof.Proof;
+import isotherm.server.proof.ProofSolver;
+import isotherm.server.session.EvidenceQuestions;
+import isotherm.server.session.EvidenceSolver;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Kind;
 import isotherm.server.store.LargeStore;
@@ -129,12 +129,13 @@ class LogController {
     }
 
     @PostMapping("/logs/{id}/fit")
-    Questions.FitAnswer fit(@PathVariable UUID id, @RequestBody Questions.LogFitQuestion question, Desk.Asker asker) {
+    EvidenceQuestions.FitAnswer fit(
+            @PathVariable UUID id, @RequestBody EvidenceQuestions.LogFitQuestion question, Desk.Asker asker) {
         DrivenLog driven = logs.driven(id);
         LogDocument log = logs.log(id);
         return desk.ask(
                 asker,
-                dropped -> QuestionSolver.fitLog(
+                dropped -> EvidenceSolver.fitLog(
                         question.car(),
                         question.design(),
                         driven.duty(),

@@ -3,28 +3,30 @@ package isotherm.server.api;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
+import isotherm.server.archive.FileDocuments;
+import isotherm.server.build.BuildDocuments;
+import isotherm.server.care.CareDocuments;
 import isotherm.server.catalogue.CoreCatalogue;
 import isotherm.server.catalogue.Imported;
 import isotherm.server.catalogue.PlumbingCatalogue;
-import isotherm.server.document.BuildDocuments;
-import isotherm.server.document.CarClass;
-import isotherm.server.document.CareDocuments;
-import isotherm.server.document.CaseDocument;
-import isotherm.server.document.CorePartDocument;
-import isotherm.server.document.FileDocuments;
-import isotherm.server.document.LogDocument;
-import isotherm.server.document.LogReport;
-import isotherm.server.document.Missing;
-import isotherm.server.document.OutcomeDocument;
-import isotherm.server.document.Plumbed;
-import isotherm.server.document.PlumbingPartDocuments;
-import isotherm.server.document.Proof;
-import isotherm.server.document.Quantity;
-import isotherm.server.document.Questions;
-import isotherm.server.document.Text;
+import isotherm.server.contract.Missing;
+import isotherm.server.contract.Quantity;
+import isotherm.server.contract.Text;
+import isotherm.server.evidence.LogDocument;
+import isotherm.server.evidence.LogReport;
+import isotherm.server.garage.CarClass;
+import isotherm.server.garage.CaseDocument;
 import isotherm.server.jobs.Desk;
 import isotherm.server.jobs.Jobs;
 import isotherm.server.logger.LoggerDocuments;
+import isotherm.server.plumbing.CorePartDocument;
+import isotherm.server.plumbing.Plumbed;
+import isotherm.server.plumbing.PlumbingPartDocuments;
+import isotherm.server.proof.Proof;
+import isotherm.server.session.EvidenceQuestions;
+import isotherm.server.session.OutcomeDocument;
+import isotherm.server.session.Questions;
+import isotherm.server.session.SearchQuestions;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
 import java.lang.reflect.Type;
@@ -64,10 +66,10 @@ class OpenApiConfiguration {
             Set<Class<?>> records = new HashSet<>();
             collect(CaseDocument.class, records);
             collect(OutcomeDocument.class, records);
-            for (Class<?> type : Questions.class.getDeclaredClasses()) {
-                collect(type, records);
-            }
             for (Class<?> holder : List.of(
+                    Questions.class,
+                    SearchQuestions.class,
+                    EvidenceQuestions.class,
                     Views.class,
                     BrokenController.class,
                     OutcomeDocument.class,
@@ -119,8 +121,6 @@ class OpenApiConfiguration {
 
     private static void annotate(Class<?> type, Schema<?> schema) {
         List<String> required = new ArrayList<>();
-        boolean input = type.getPackage().equals(CaseDocument.class.getPackage())
-                || type.getPackage().equals(LoggerDocuments.class.getPackage());
         for (RecordComponent c : type.getRecordComponents()) {
             Schema<?> property = schema.getProperties().get(c.getName());
             Missing missing = c.getAnnotation(Missing.class);
@@ -154,8 +154,6 @@ class OpenApiConfiguration {
             }
         }
         schema.setRequired(required);
-        if (input) {
-            schema.setAdditionalProperties(false);
-        }
+        schema.setAdditionalProperties(false);
     }
 }

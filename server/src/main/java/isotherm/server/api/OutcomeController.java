@@ -1,9 +1,9 @@
 package isotherm.server.api;
 
-import isotherm.server.document.CaseDocument;
-import isotherm.server.document.OutcomeDocument;
-import isotherm.server.document.Solver;
+import isotherm.server.garage.CaseDocument;
 import isotherm.server.jobs.Desk;
+import isotherm.server.session.OutcomeDocument;
+import isotherm.server.session.Solver;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;

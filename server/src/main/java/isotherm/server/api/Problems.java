@@ -1,6 +1,6 @@
 package isotherm.server.api;
 
-import isotherm.server.document.InvalidDocument;
+import isotherm.server.contract.InvalidDocument;
 import isotherm.server.jobs.Busy;
 import isotherm.server.store.IdentityTaken;
 import isotherm.server.store.LargeStore;

@@ -1,10 +1,14 @@
 package isotherm.server.api;
 
 import isotherm.server.catalogue.CoreCatalogue;
-import isotherm.server.document.CaseDocument;
-import isotherm.server.document.QuestionSolver;
-import isotherm.server.document.Questions;
+import isotherm.server.garage.CaseDocument;
 import isotherm.server.jobs.Desk;
+import isotherm.server.session.EvidenceQuestions;
+import isotherm.server.session.EvidenceSolver;
+import isotherm.server.session.QuestionSolver;
+import isotherm.server.session.Questions;
+import isotherm.server.session.SearchQuestions;
+import isotherm.server.session.SearchSolver;
 import java.util.List;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -44,25 +48,25 @@ class QuestionController {
     }
 
     @PostMapping("/map")
-    Questions.MapAnswer map(@RequestBody Questions.MapQuestion question, Desk.Asker asker) {
-        return desk.ask(asker, dropped -> QuestionSolver.map(question, dropped));
+    SearchQuestions.MapAnswer map(@RequestBody SearchQuestions.MapQuestion question, Desk.Asker asker) {
+        return desk.ask(asker, dropped -> SearchSolver.map(question, dropped));
     }
 
     @PostMapping("/fit")
-    Questions.FitAnswer fit(@RequestBody Questions.FitQuestion question, Desk.Asker asker) {
-        return desk.ask(asker, dropped -> QuestionSolver.fit(question));
+    EvidenceQuestions.FitAnswer fit(@RequestBody EvidenceQuestions.FitQuestion question, Desk.Asker asker) {
+        return desk.ask(asker, dropped -> EvidenceSolver.fit(question));
     }
 
     @PostMapping("/compare")
-    Questions.CompareAnswer compare(@RequestBody Questions.CompareQuestion question, Desk.Asker asker) {
-        return desk.ask(asker, dropped -> QuestionSolver.compare(question));
+    EvidenceQuestions.CompareAnswer compare(@RequestBody EvidenceQuestions.CompareQuestion question, Desk.Asker asker) {
+        return desk.ask(asker, dropped -> EvidenceSolver.compare(question));
     }
 
     @PostMapping("/search")
-    Questions.SearchAnswer search(@RequestBody Questions.SearchQuestion question, Desk.Asker asker) {
+    SearchQuestions.SearchAnswer search(@RequestBody SearchQuestions.SearchQuestion question, Desk.Asker asker) {
         var parts = catalogue.parts();
-        QuestionSolver.checkWaitedFor(question, parts);
-        return desk.ask(asker, dropped -> QuestionSolver.search(question, parts, done -> {}, dropped));
+        SearchSolver.checkWaitedFor(question, parts);
+        return desk.ask(asker, dropped -> SearchSolver.search(question, parts, done -> {}, dropped));
     }
 
     @PostMapping("/placement")
@@ -71,8 +75,8 @@ class QuestionController {
     }
 
     @PostMapping("/schools")
-    Questions.SchoolsAnswer schools(@RequestBody Questions.SchoolsQuestion question, Desk.Asker asker) {
+    SearchQuestions.SchoolsAnswer schools(@RequestBody SearchQuestions.SchoolsQuestion question, Desk.Asker asker) {
         var parts = catalogue.parts();
-        return desk.ask(asker, dropped -> QuestionSolver.schools(question, parts));
+        return desk.ask(asker, dropped -> SearchSolver.schools(question, parts));
     }
 }

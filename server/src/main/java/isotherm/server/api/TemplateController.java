@@ -1,9 +1,9 @@
 package isotherm.server.api;
 
 import isotherm.core.nose.Template;
-import isotherm.server.document.QuestionSolver;
-import isotherm.server.document.Questions;
 import isotherm.server.files.TemplateFiles;
+import isotherm.server.session.QuestionSolver;
+import isotherm.server.session.Questions;
 import java.nio.charset.StandardCharsets;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;

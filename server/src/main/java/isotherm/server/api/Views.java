@@ -1,11 +1,11 @@
 package isotherm.server.api;
 
-import isotherm.server.document.BuildDocuments.BuildDocument;
-import isotherm.server.document.BuildDocuments.SheetProgress;
-import isotherm.server.document.CarDocument;
-import isotherm.server.document.DesignDocument;
-import isotherm.server.document.DutyDocument;
-import isotherm.server.document.LogDocument;
+import isotherm.server.build.BuildDocuments.BuildDocument;
+import isotherm.server.build.BuildDocuments.SheetProgress;
+import isotherm.server.evidence.LogDocument;
+import isotherm.server.garage.CarDocument;
+import isotherm.server.garage.DesignDocument;
+import isotherm.server.garage.DutyDocument;
 import java.util.List;
 import java.util.UUID;
 

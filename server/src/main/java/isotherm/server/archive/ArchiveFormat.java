@@ -1,7 +1,7 @@
 package isotherm.server.archive;
 
-import isotherm.server.document.InvalidDocument;
-import isotherm.server.document.Problem;
+import isotherm.server.contract.InvalidDocument;
+import isotherm.server.contract.Problem;
 import java.util.List;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;

@@ -1,8 +1,8 @@
 package isotherm.server.archive;
 
-import isotherm.server.document.DesignDocument;
-import isotherm.server.document.DocumentReader;
-import isotherm.server.document.FileDocuments.DesignFile;
+import isotherm.server.archive.FileDocuments.DesignFile;
+import isotherm.server.contract.DocumentReader;
+import isotherm.server.garage.DesignDocument;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
@@ -28,7 +28,7 @@ public class DesignFiles {
     /**
      * @param text the text of a file
      * @return the design in it
-     * @throws isotherm.server.document.InvalidDocument when it is none that is read here
+     * @throws isotherm.server.contract.InvalidDocument when it is none that is read here
      */
     public DesignDocument read(String text) {
         ArchiveFormat.DESIGN.check(text);

@@ -1,7 +1,7 @@
 package isotherm.server.archive;
 
-import isotherm.server.document.FileDocuments.CarContents;
-import isotherm.server.document.FileDocuments.GarageContents;
+import isotherm.server.archive.FileDocuments.CarContents;
+import isotherm.server.archive.FileDocuments.GarageContents;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;

@@ -1,8 +1,8 @@
 package isotherm.server.archive;
 
-import isotherm.server.document.FileDocuments.BuildContents;
-import isotherm.server.document.FileDocuments.CarContents;
-import isotherm.server.document.FileDocuments.GarageContents;
+import isotherm.server.archive.FileDocuments.BuildContents;
+import isotherm.server.archive.FileDocuments.CarContents;
+import isotherm.server.archive.FileDocuments.GarageContents;
 import java.util.LinkedHashSet;
 import java.util.Set;
 

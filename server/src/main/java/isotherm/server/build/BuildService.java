@@ -1,13 +1,12 @@
 package isotherm.server.build;
 
 import isotherm.core.sheet.Entry;
-import isotherm.server.document.Attempt;
-import isotherm.server.document.BuildDocuments.BuildDocument;
-import isotherm.server.document.BuildDocuments.EntryDocument;
-import isotherm.server.document.Builds;
-import isotherm.server.document.DocumentReader;
-import isotherm.server.document.InvalidDocument;
-import isotherm.server.document.Problem;
+import isotherm.server.build.BuildDocuments.BuildDocument;
+import isotherm.server.build.BuildDocuments.EntryDocument;
+import isotherm.server.contract.Attempt;
+import isotherm.server.contract.DocumentReader;
+import isotherm.server.contract.InvalidDocument;
+import isotherm.server.contract.Problem;
 import isotherm.server.store.Books;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Kind;

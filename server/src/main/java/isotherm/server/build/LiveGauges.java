@@ -1,9 +1,9 @@
 package isotherm.server.build;
 
 import isotherm.core.sheet.Channel;
-import isotherm.server.document.BuildDocuments.BuildDocument;
-import isotherm.server.document.InvalidDocument;
-import isotherm.server.document.Problem;
+import isotherm.server.build.BuildDocuments.BuildDocument;
+import isotherm.server.contract.InvalidDocument;
+import isotherm.server.contract.Problem;
 import isotherm.server.jobs.Busy;
 import isotherm.server.logger.GaugeLines;
 import isotherm.server.logger.LoggerCommand;

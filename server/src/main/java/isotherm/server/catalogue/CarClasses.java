@@ -1,7 +1,7 @@
 package isotherm.server.catalogue;
 
-import isotherm.server.document.CarClass;
-import isotherm.server.document.DocumentReader;
+import isotherm.server.contract.DocumentReader;
+import isotherm.server.garage.CarClass;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;

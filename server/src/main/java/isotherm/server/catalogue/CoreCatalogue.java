@@ -1,9 +1,9 @@
 package isotherm.server.catalogue;
 
 import isotherm.core.catalogue.CorePart;
-import isotherm.server.document.CorePartDocument;
-import isotherm.server.document.InvalidDocument;
-import isotherm.server.document.Missing;
+import isotherm.server.contract.InvalidDocument;
+import isotherm.server.contract.Missing;
+import isotherm.server.plumbing.CorePartDocument;
 import isotherm.server.store.Garage;
 import java.util.List;
 import java.util.UUID;

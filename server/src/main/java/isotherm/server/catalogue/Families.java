@@ -1,10 +1,10 @@
 package isotherm.server.catalogue;
 
-import isotherm.server.document.CorePartDocument;
-import isotherm.server.document.PlumbingPartDocuments.AdaptorDocument;
-import isotherm.server.document.PlumbingPartDocuments.HoseEndDocument;
-import isotherm.server.document.PlumbingPartDocuments.HosePartDocument;
-import isotherm.server.document.PlumbingPartDocuments.TakeoffDocument;
+import isotherm.server.plumbing.CorePartDocument;
+import isotherm.server.plumbing.PlumbingPartDocuments.AdaptorDocument;
+import isotherm.server.plumbing.PlumbingPartDocuments.HoseEndDocument;
+import isotherm.server.plumbing.PlumbingPartDocuments.HosePartDocument;
+import isotherm.server.plumbing.PlumbingPartDocuments.TakeoffDocument;
 import java.util.Map;
 import java.util.Optional;
 

@@ -1,9 +1,9 @@
 package isotherm.server.catalogue;
 
-import isotherm.server.document.Attempt;
-import isotherm.server.document.DocumentReader;
-import isotherm.server.document.InvalidDocument;
-import isotherm.server.document.Problem;
+import isotherm.server.contract.Attempt;
+import isotherm.server.contract.DocumentReader;
+import isotherm.server.contract.InvalidDocument;
+import isotherm.server.contract.Problem;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Stored;
 import java.io.IOException;

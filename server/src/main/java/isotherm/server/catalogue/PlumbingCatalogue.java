@@ -2,12 +2,12 @@ package isotherm.server.catalogue;
 
 import isotherm.core.catalogue.PlumbingParts;
 import isotherm.core.plumb.Parts;
-import isotherm.server.document.InvalidDocument;
-import isotherm.server.document.PlumbingPartDocuments.AdaptorDocument;
-import isotherm.server.document.PlumbingPartDocuments.HoseEndDocument;
-import isotherm.server.document.PlumbingPartDocuments.HosePartDocument;
-import isotherm.server.document.PlumbingPartDocuments.Part;
-import isotherm.server.document.PlumbingPartDocuments.TakeoffDocument;
+import isotherm.server.contract.InvalidDocument;
+import isotherm.server.plumbing.PlumbingPartDocuments.AdaptorDocument;
+import isotherm.server.plumbing.PlumbingPartDocuments.HoseEndDocument;
+import isotherm.server.plumbing.PlumbingPartDocuments.HosePartDocument;
+import isotherm.server.plumbing.PlumbingPartDocuments.Part;
+import isotherm.server.plumbing.PlumbingPartDocuments.TakeoffDocument;
 import isotherm.server.store.Garage;
 import java.util.ArrayList;
 import java.util.List;

@@ -10,11 +10,11 @@ import com.lowagie.text.pdf.PdfPTable;
 import com.lowagie.text.pdf.PdfTemplate;
 import com.lowagie.text.pdf.PdfWriter;
 import isotherm.core.message.Measure;
-import isotherm.server.document.CarDocument;
-import isotherm.server.document.LogDocument;
-import isotherm.server.document.MessageDocument;
-import isotherm.server.document.Proof;
-import isotherm.server.document.Questions;
+import isotherm.server.contract.MessageDocument;
+import isotherm.server.evidence.LogDocument;
+import isotherm.server.garage.CarDocument;
+import isotherm.server.proof.Proof;
+import isotherm.server.session.EvidenceQuestions;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
@@ -100,7 +100,7 @@ public final class ProofFiles {
         return table;
     }
 
-    private static String interval(Questions.FigureDocument f, Measure measure, Speech speech) {
+    private static String interval(EvidenceQuestions.FigureDocument f, Measure measure, Speech speech) {
         return f.value() == null || f.low() == null || f.high() == null
                 ? NONE
                 : speech.figure(measure, f.value(), 1) + " (" + speech.range(measure, f.low(), f.high(), 1) + ")";

@@ -3,14 +3,18 @@ package isotherm.server.files;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.catalogue.PlumbingParts;
-import isotherm.server.document.CaseDocument;
-import isotherm.server.document.DocumentReader;
-import isotherm.server.document.InvalidDocument;
-import isotherm.server.document.Plumbed;
-import isotherm.server.document.PlumbingSolver;
-import isotherm.server.document.QuestionSolver;
-import isotherm.server.document.Questions;
-import isotherm.server.document.Solver;
+import isotherm.server.contract.DocumentReader;
+import isotherm.server.contract.InvalidDocument;
+import isotherm.server.garage.CaseDocument;
+import isotherm.server.plumbing.Plumbed;
+import isotherm.server.plumbing.PlumbingSolver;
+import isotherm.server.session.EvidenceQuestions;
+import isotherm.server.session.EvidenceSolver;
+import isotherm.server.session.QuestionSolver;
+import isotherm.server.session.Questions;
+import isotherm.server.session.SearchQuestions;
+import isotherm.server.session.SearchSolver;
+import isotherm.server.session.Solver;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.PrintStream;
@@ -41,12 +45,14 @@ public final class SolveCommand {
             case "rating" -> QuestionSolver.rate(DocumentReader.read(json, Questions.RatingQuestion.class));
             case "air" -> QuestionSolver.air(DocumentReader.read(json, Questions.AirQuestion.class));
             case "circuit" -> QuestionSolver.circuit(DocumentReader.read(json, Questions.CircuitQuestion.class));
-            case "map" -> QuestionSolver.map(DocumentReader.read(json, Questions.MapQuestion.class), () -> false);
-            case "fit" -> QuestionSolver.fit(DocumentReader.read(json, Questions.FitQuestion.class));
-            case "compare" -> QuestionSolver.compare(DocumentReader.read(json, Questions.CompareQuestion.class));
+            case "map" -> SearchSolver.map(DocumentReader.read(json, SearchQuestions.MapQuestion.class), () -> false);
+            case "fit" -> EvidenceSolver.fit(DocumentReader.read(json, EvidenceQuestions.FitQuestion.class));
+            case "compare" ->
+                EvidenceSolver.compare(DocumentReader.read(json, EvidenceQuestions.CompareQuestion.class));
             case "placement" -> QuestionSolver.placement(DocumentReader.read(json, Questions.PlacementQuestion.class));
             case "schools" ->
-                QuestionSolver.schools(DocumentReader.read(json, Questions.SchoolsQuestion.class), CorePart.shipped());
+                SearchSolver.schools(
+                        DocumentReader.read(json, SearchQuestions.SchoolsQuestion.class), CorePart.shipped());
             case "plumb" ->
                 PlumbingSolver.plumb(
                         DocumentReader.read(json, Plumbed.PlumbQuestion.class),
@@ -54,8 +60,8 @@ public final class SolveCommand {
                         CorePart.shipped(),
                         () -> false);
             case "search" ->
-                QuestionSolver.search(
-                        DocumentReader.read(json, Questions.SearchQuestion.class),
+                SearchSolver.search(
+                        DocumentReader.read(json, SearchQuestions.SearchQuestion.class),
                         CorePart.shipped(),
                         done -> {
                             if (done % PROGRESS_STEP == 0) {

@@ -3,7 +3,7 @@ package isotherm.server.files;
 import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
 import isotherm.core.message.MessageTopic;
-import isotherm.server.document.MessageDocument;
+import isotherm.server.contract.MessageDocument;
 import isotherm.words.Figures;
 import isotherm.words.UnitChoice;
 import isotherm.words.Words;

@@ -1,8 +1,8 @@
 package isotherm.server.jobs;
 
-import isotherm.server.document.InvalidDocument;
-import isotherm.server.document.Missing;
-import isotherm.server.document.Problem;
+import isotherm.server.contract.InvalidDocument;
+import isotherm.server.contract.Missing;
+import isotherm.server.contract.Problem;
 import jakarta.annotation.PreDestroy;
 import java.time.Duration;
 import java.time.Instant;

@@ -1,15 +1,15 @@
 package isotherm.server.logger;
 
 import isotherm.core.fluid.Units;
-import isotherm.server.document.CarDocument;
-import isotherm.server.document.Checked;
-import isotherm.server.document.DesignDocument;
-import isotherm.server.document.DocumentReader;
-import isotherm.server.document.InvalidDocument;
-import isotherm.server.document.Missing;
-import isotherm.server.document.Problem;
-import isotherm.server.document.Quantity;
-import isotherm.server.document.Text;
+import isotherm.server.contract.Checked;
+import isotherm.server.contract.DocumentReader;
+import isotherm.server.contract.InvalidDocument;
+import isotherm.server.contract.Missing;
+import isotherm.server.contract.Problem;
+import isotherm.server.contract.Quantity;
+import isotherm.server.contract.Text;
+import isotherm.server.garage.CarDocument;
+import isotherm.server.garage.DesignDocument;
 import java.io.BufferedReader;
 import java.io.BufferedWriter;
 import java.io.IOException;

@@ -1,8 +1,8 @@
 package isotherm.server.logger;
 
-import isotherm.server.document.Missing;
-import isotherm.server.document.Quantity;
-import isotherm.server.document.Text;
+import isotherm.server.contract.Missing;
+import isotherm.server.contract.Quantity;
+import isotherm.server.contract.Text;
 
 /** What is asked of a logger over HTTP. */
 public final class LoggerDocuments {

@@ -1,8 +1,8 @@
 package isotherm.server.logs;
 
-import isotherm.server.document.Channel;
-import isotherm.server.document.LogFormat;
-import isotherm.server.document.LogFormat.Delimiter;
+import isotherm.server.evidence.Channel;
+import isotherm.server.evidence.LogFormat;
+import isotherm.server.evidence.LogFormat.Delimiter;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;

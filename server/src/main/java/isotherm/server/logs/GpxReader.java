@@ -1,8 +1,8 @@
 package isotherm.server.logs;
 
 import isotherm.core.duty.LogClock;
-import isotherm.server.document.Channel;
-import isotherm.server.document.LogReport;
+import isotherm.server.evidence.Channel;
+import isotherm.server.evidence.LogReport;
 import java.io.InputStream;
 import java.time.DateTimeException;
 import java.time.Instant;

@@ -1,8 +1,8 @@
 package isotherm.server.logs;
 
-import isotherm.server.document.Channel;
-import isotherm.server.document.LogFormat;
-import isotherm.server.document.LogReport;
+import isotherm.server.evidence.Channel;
+import isotherm.server.evidence.LogFormat;
+import isotherm.server.evidence.LogReport;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;

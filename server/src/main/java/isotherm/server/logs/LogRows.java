@@ -1,9 +1,9 @@
 package isotherm.server.logs;
 
-import isotherm.server.document.Channel;
-import isotherm.server.document.InvalidDocument;
-import isotherm.server.document.LogDocument.Shape;
-import isotherm.server.document.Problem;
+import isotherm.server.contract.InvalidDocument;
+import isotherm.server.contract.Problem;
+import isotherm.server.evidence.Channel;
+import isotherm.server.evidence.LogDocument.Shape;
 import isotherm.server.store.LargeStore;
 import java.io.BufferedReader;
 import java.io.IOException;

@@ -1,6 +1,6 @@
 package isotherm.server.logs;
 
-import isotherm.server.document.Channel;
+import isotherm.server.evidence.Channel;
 import java.util.List;
 
 /** Receives a log row by row. */

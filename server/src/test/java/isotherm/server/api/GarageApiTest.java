@@ -2,9 +2,9 @@ package isotherm.server.api;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import isotherm.server.document.CaseDocument;
-import isotherm.server.document.DocumentReader;
-import isotherm.server.document.Solver;
+import isotherm.server.contract.DocumentReader;
+import isotherm.server.garage.CaseDocument;
+import isotherm.server.session.Solver;
 import isotherm.server.testing.Examples;
 import isotherm.server.testing.RunningServer;
 import java.net.http.HttpResponse;

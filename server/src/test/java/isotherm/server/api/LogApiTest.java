@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import isotherm.core.simulate.Factor;
-import isotherm.server.document.CaseDocument;
-import isotherm.server.document.DesignDocument;
-import isotherm.server.document.DocumentReader;
+import isotherm.server.contract.DocumentReader;
+import isotherm.server.garage.CaseDocument;
+import isotherm.server.garage.DesignDocument;
 import isotherm.server.logger.Recorder;
 import isotherm.server.testing.Examples;
 import isotherm.server.testing.RunningServer;

@@ -5,12 +5,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.catalogue.PlumbingParts;
-import isotherm.server.document.BayDocument;
-import isotherm.server.document.DocumentReader;
-import isotherm.server.document.MessageDocument;
-import isotherm.server.document.Plumbed;
-import isotherm.server.document.PlumbingDocument;
-import isotherm.server.document.PlumbingSolver;
+import isotherm.server.contract.DocumentReader;
+import isotherm.server.contract.MessageDocument;
+import isotherm.server.garage.BayDocument;
+import isotherm.server.garage.PlumbingDocument;
+import isotherm.server.plumbing.Plumbed;
+import isotherm.server.plumbing.PlumbingSolver;
 import isotherm.server.testing.Examples;
 import isotherm.server.testing.RunningServer;
 import isotherm.words.UnitChoice;

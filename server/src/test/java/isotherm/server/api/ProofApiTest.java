@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.lowagie.text.pdf.PdfReader;
 import com.lowagie.text.pdf.parser.PdfTextExtractor;
-import isotherm.server.document.DocumentReader;
-import isotherm.server.document.MessageDocument;
+import isotherm.server.contract.DocumentReader;
+import isotherm.server.contract.MessageDocument;
 import isotherm.server.testing.RunningServer;
 import isotherm.words.UnitChoice;
 import isotherm.words.Words;

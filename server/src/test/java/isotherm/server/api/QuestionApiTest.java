@@ -2,10 +2,12 @@ package isotherm.server.api;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import isotherm.server.document.CaseDocument;
-import isotherm.server.document.DocumentReader;
-import isotherm.server.document.QuestionSolver;
-import isotherm.server.document.Questions;
+import isotherm.server.contract.DocumentReader;
+import isotherm.server.garage.CaseDocument;
+import isotherm.server.session.QuestionSolver;
+import isotherm.server.session.Questions;
+import isotherm.server.session.SearchQuestions;
+import isotherm.server.session.SearchSolver;
 import isotherm.server.testing.Examples;
 import isotherm.server.testing.RunningServer;
 import java.net.http.HttpResponse;
@@ -37,7 +39,7 @@ class QuestionApiTest {
     @Test
     void aMapOverHttpIsTheSolvers() {
         String example = Examples.read("map");
-        var here = QuestionSolver.map(DocumentReader.read(example, Questions.MapQuestion.class), () -> false);
+        var here = SearchSolver.map(DocumentReader.read(example, SearchQuestions.MapQuestion.class), () -> false);
         JsonNode there = ask("map", example);
         assertThat(there.get("peakC").get(2).get(3).doubleValue())
                 .isEqualTo(here.peakC().get(2).get(3));

@@ -3,7 +3,7 @@ package isotherm.server.archive;
 import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import isotherm.server.document.InvalidDocument;
+import isotherm.server.contract.InvalidDocument;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

@@ -3,7 +3,7 @@ package isotherm.server.build;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import isotherm.server.document.InvalidDocument;
+import isotherm.server.contract.InvalidDocument;
 import java.awt.Color;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;

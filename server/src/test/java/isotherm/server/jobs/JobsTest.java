@@ -2,8 +2,8 @@ package isotherm.server.jobs;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import isotherm.server.document.InvalidDocument;
-import isotherm.server.document.Problem;
+import isotherm.server.contract.InvalidDocument;
+import isotherm.server.contract.Problem;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.CancellationException;

@@ -3,9 +3,9 @@ package isotherm.server.kept;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import isotherm.core.catalogue.PlumbingParts;
-import isotherm.server.document.BuildDocuments.NewBuild;
-import isotherm.server.document.Builds;
-import isotherm.server.document.DocumentReader;
+import isotherm.server.build.BuildDocuments.NewBuild;
+import isotherm.server.build.Builds;
+import isotherm.server.contract.DocumentReader;
 import isotherm.server.files.SolveCommand;
 import isotherm.server.testing.Examples;
 import java.io.ByteArrayInputStream;

@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.within;
 
-import isotherm.server.document.Channel;
-import isotherm.server.document.LogFormat;
-import isotherm.server.document.LogReport;
+import isotherm.server.evidence.Channel;
+import isotherm.server.evidence.LogFormat;
+import isotherm.server.evidence.LogReport;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;

@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import isotherm.core.simulate.Car;
-import isotherm.server.document.Channel;
-import isotherm.server.document.InvalidDocument;
-import isotherm.server.document.LogDocument;
+import isotherm.server.contract.InvalidDocument;
+import isotherm.server.evidence.Channel;
+import isotherm.server.evidence.LogDocument;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;

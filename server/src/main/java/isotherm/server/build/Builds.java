@@ -1,0 +1,254 @@
+package isotherm.server.build;
+
+import isotherm.core.message.Measure;
+import isotherm.core.plumb.Parts;
+import isotherm.core.sheet.Entry;
+import isotherm.core.sheet.Job;
+import isotherm.core.sheet.Progress;
+import isotherm.core.sheet.RunSheet;
+import isotherm.core.sheet.Step;
+import isotherm.server.build.BuildDocuments.BuildDocument;
+import isotherm.server.build.BuildDocuments.EntryDocument;
+import isotherm.server.build.BuildDocuments.GateState;
+import isotherm.server.build.BuildDocuments.LooseDocument;
+import isotherm.server.build.BuildDocuments.NewBuild;
+import isotherm.server.build.BuildDocuments.SheetFigure;
+import isotherm.server.build.BuildDocuments.SheetProgress;
+import isotherm.server.build.BuildDocuments.SheetReading;
+import isotherm.server.build.BuildDocuments.SheetStep;
+import isotherm.server.build.BuildDocuments.StepState;
+import isotherm.server.contract.InvalidDocument;
+import isotherm.server.garage.DesignDocument;
+import isotherm.server.plumbing.Plumbed;
+import isotherm.server.plumbing.PlumbingSolver;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+
+/** From a design to its build, and from what was written on its sheet to how far it is. */
+public final class Builds {
+    private Builds() {}
+
+    /**
+     * @param wanted what is to be built
+     * @param parts what can be bought between engine and core
+     * @param now when it is begun
+     * @return the build with its run sheet
+     * @throws InvalidDocument when a chosen part is not in the catalogue
+     */
+    public static BuildDocument begin(NewBuild wanted, Parts parts, Instant now) {
+        Optional<PlumbingSolver.Planned> planned = planned(wanted, parts);
+        double leastBar =
+                wanted.leastCrankBar() == null ? Measure.PRESSURE.metric().of(Job.LEAST_CRANK) : wanted.leastCrankBar();
+        var placement = wanted.design().cooler().placement();
+        Job job = new Job(
+                wanted.car().toCore(),
+                planned.flatMap(PlumbingSolver.Planned::piped)
+                        .orElseGet(() -> wanted.design().toCore()),
+                Optional.ofNullable(placement).map(DesignDocument.PlacementDocument::toCore),
+                planned.map(PlumbingSolver.Planned::plumbing),
+                wanted.design().plumbing() != null
+                        && Boolean.TRUE.equals(wanted.design().plumbing().sleeved()),
+                Measure.PRESSURE.metric().toSi(leastBar));
+        return new BuildDocument(
+                wanted.name(),
+                now.toString(),
+                leastBar,
+                wanted.car(),
+                wanted.design(),
+                RunSheet.of(job).steps().stream().map(Builds::written).toList());
+    }
+
+    private static Optional<PlumbingSolver.Planned> planned(NewBuild wanted, Parts parts) {
+        boolean chosen = wanted.car().bay() != null
+                && wanted.design().plumbing() != null
+                && wanted.design().cooler().placement() != null;
+        return chosen
+                ? Optional.of(PlumbingSolver.plan(
+                        new Plumbed.PlumbQuestion(wanted.car(), wanted.duty(), wanted.design(), null), parts))
+                : Optional.empty();
+    }
+
+    private static SheetStep written(Step s) {
+        return new SheetStep(
+                s.id(),
+                s.stage(),
+                s.what(),
+                s.why(),
+                s.caution().isEmpty() ? null : s.caution(),
+                s.figures().stream()
+                        .map(f -> new SheetFigure(
+                                f.name(),
+                                f.measure(),
+                                rounded(f.measure().metric().of(f.low())),
+                                rounded(f.measure().metric().of(f.high())),
+                                f.source(),
+                                f.from()))
+                        .toList(),
+                s.reading()
+                        .map(r -> new SheetReading(
+                                r.name(),
+                                r.measure(),
+                                limit(r.measure(), r.least()),
+                                limit(r.measure(), r.most()),
+                                r.needed(),
+                                r.channel().orElse(null)))
+                        .orElse(null),
+                s.timer() > 0 ? s.timer() : null,
+                s.behind().orElse(null));
+    }
+
+    private static Double limit(Measure measure, double si) {
+        return Double.isInfinite(si) ? null : (Double) rounded(measure.metric().of(si));
+    }
+
+    private static double rounded(double v) {
+        return Math.round(v * 1e3) / 1e3;
+    }
+
+    /**
+     * @param build a build
+     * @return its run sheet
+     */
+    public static RunSheet sheet(BuildDocument build) {
+        return new RunSheet(build.steps().stream()
+                .map(s -> new Step(
+                        s.id(),
+                        s.stage(),
+                        s.what(),
+                        s.why(),
+                        s.caution() == null ? "" : s.caution(),
+                        s.figures().stream()
+                                .map(f -> new Step.Figure(
+                                        f.name(),
+                                        f.measure(),
+                                        f.measure().metric().toSi(f.low()),
+                                        f.measure().metric().toSi(f.high()),
+                                        f.source(),
+                                        f.from()))
+                                .toList(),
+                        Optional.ofNullable(s.reading()).map(Builds::reading),
+                        s.timerSeconds() == null ? 0 : s.timerSeconds(),
+                        Optional.ofNullable(s.behind())))
+                .toList());
+    }
+
+    private static Step.Reading reading(SheetReading r) {
+        return new Step.Reading(
+                r.name(),
+                r.measure(),
+                r.least() == null
+                        ? Double.NEGATIVE_INFINITY
+                        : r.measure().metric().toSi(r.least()),
+                r.most() == null
+                        ? Double.POSITIVE_INFINITY
+                        : r.measure().metric().toSi(r.most()),
+                r.needed(),
+                Optional.ofNullable(r.channel()));
+    }
+
+    /**
+     * @param build a build
+     * @param entries what was written on its sheet, oldest first
+     * @return how far it is
+     */
+    public static Progress progress(BuildDocument build, List<EntryDocument> entries) {
+        Map<String, Measure> measures = measures(build);
+        return Progress.of(
+                sheet(build), entries.stream().map(e -> entry(e, measures)).toList());
+    }
+
+    /**
+     * @param build a build
+     * @param document what is to be written on its sheet
+     * @return the same for the rules
+     */
+    public static Entry entry(BuildDocument build, EntryDocument document) {
+        return entry(document, measures(build));
+    }
+
+    private static Map<String, Measure> measures(BuildDocument build) {
+        Map<String, Measure> measures = new HashMap<>();
+        build.steps().stream()
+                .filter(s -> s.reading() != null)
+                .forEach(s -> measures.put(s.id(), s.reading().measure()));
+        return measures;
+    }
+
+    private static Entry entry(EntryDocument e, Map<String, Measure> measures) {
+        String on = e.on() == null ? "" : e.on();
+        Measure measure = measures.get(on);
+        return new Entry(
+                UUID.fromString(e.id()),
+                Instant.parse(e.at()),
+                e.who(),
+                e.kind(),
+                on,
+                e.value() == null || measure == null
+                        ? OptionalDouble.empty()
+                        : OptionalDouble.of(measure.metric().toSi(e.value())),
+                e.text() == null ? "" : e.text());
+    }
+
+    /**
+     * @param step a step that asks for a reading
+     * @param si what was read, in SI units
+     * @return what was read as it is written
+     */
+    public static double written(Step step, double si) {
+        return rounded(step.reading().orElseThrow().measure().metric().of(si));
+    }
+
+    /**
+     * @param build a build
+     * @param entries what was written on its sheet, oldest first
+     * @return how far it is, as it is shown
+     */
+    public static SheetProgress shown(BuildDocument build, List<EntryDocument> entries) {
+        Map<UUID, EntryDocument> byId = new HashMap<>();
+        entries.forEach(e -> byId.put(UUID.fromString(e.id()), e));
+        Progress p = progress(build, entries);
+        return new SheetProgress(
+                (int) p.steps().values().stream()
+                        .filter(s -> s.done().isPresent())
+                        .count(),
+                p.next().map(Step::id).orElse(null),
+                p.steps().values().stream()
+                        .map(s -> new StepState(
+                                s.step().id(),
+                                shown(s.done(), byId),
+                                shown(s.reading(), byId),
+                                shown(s.timer(), byId),
+                                s.notes().stream().map(e -> byId.get(e.id())).toList(),
+                                p.refusal(new Entry(
+                                                UUID.randomUUID(),
+                                                Instant.EPOCH,
+                                                "",
+                                                Entry.Kind.DONE,
+                                                s.step().id(),
+                                                OptionalDouble.empty(),
+                                                ""))
+                                        .orElse(null)))
+                        .toList(),
+                p.gates().entrySet().stream()
+                        .map(g -> new GateState(
+                                g.getKey(),
+                                g.getKey().words(),
+                                g.getValue().open(),
+                                g.getValue().missing(),
+                                shown(g.getValue().override(), byId)))
+                        .toList(),
+                p.off().stream()
+                        .map(l -> new LooseDocument(byId.get(l.off().id()), shown(l.back(), byId)))
+                        .toList(),
+                p.alarms().stream().map(e -> byId.get(e.id())).toList());
+    }
+
+    private static EntryDocument shown(Optional<Entry> entry, Map<UUID, EntryDocument> byId) {
+        return entry.map(e -> byId.get(e.id())).orElse(null);
+    }
+}

@@ -1,0 +1,2 @@
+/** A car's care as it is shown and written. */
+package isotherm.server.care;

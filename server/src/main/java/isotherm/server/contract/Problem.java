@@ -1,0 +1,41 @@
+package isotherm.server.contract;
+
+import java.util.List;
+
+/**
+ * One thing wrong with a document.
+ *
+ * @param path JSON pointer to the field, for example {@code /car/engine/powerKw}
+ * @param value what stands there, as JSON; {@code null} when nothing does
+ * @param message what is wrong and what is allowed, in a sentence
+ * @param min least value allowed, in {@code unit}, if there is one
+ * @param max greatest value allowed, in {@code unit}, if there is one
+ * @param unit unit, empty for a pure number
+ */
+public record Problem(
+        String path,
+        @Missing("nothing stands there") String value,
+        String message,
+        @Missing("no least value") Double min,
+        @Missing("no greatest value") Double max,
+        String unit) {
+    /**
+     * @param path where it is, as a JSON pointer
+     * @param value what was found there, null for nothing
+     * @param message what is wrong and what is expected
+     * @return a problem without a range
+     */
+    public static Problem of(String path, String value, String message) {
+        return new Problem(path, value, message, null, null, "");
+    }
+
+    /**
+     * @param path where it is, as a JSON pointer
+     * @param value what was found there, null for nothing
+     * @param message what is wrong and what is expected
+     * @return what is thrown for that alone
+     */
+    public static InvalidDocument refused(String path, String value, String message) {
+        return new InvalidDocument(List.of(of(path, value, message)));
+    }
+}

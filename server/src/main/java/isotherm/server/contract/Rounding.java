@@ -1,0 +1,26 @@
+package isotherm.server.contract;
+
+import isotherm.core.fluid.Units;
+
+/** Figures as they go over the wire: with the decimals that mean something. */
+public final class Rounding {
+    private Rounding() {}
+
+    /**
+     * @param kelvin a temperature, K
+     * @return it in °C, to a hundredth
+     */
+    public static double celsius(double kelvin) {
+        return round(Units.celsius(kelvin), 2);
+    }
+
+    /**
+     * @param value a value
+     * @param digits decimals that are kept
+     * @return the value rounded to them
+     */
+    public static double round(double value, int digits) {
+        double p = Math.pow(10, digits);
+        return Math.round(value * p) / p;
+    }
+}

@@ -1,0 +1,340 @@
+package isotherm.server.garage;
+
+import isotherm.core.airflow.Place;
+import isotherm.core.exchanger.Construction;
+import isotherm.core.exchanger.CoreDetail;
+import isotherm.core.exchanger.Finish;
+import isotherm.core.exchanger.Ports;
+import isotherm.core.hydraulics.OilThermostat;
+import isotherm.core.nose.Placement;
+import isotherm.core.simulate.Design;
+import isotherm.server.contract.Checked;
+import isotherm.server.contract.DocumentReader;
+import isotherm.server.contract.Missing;
+import isotherm.server.contract.Problem;
+import isotherm.server.contract.Quantity;
+import isotherm.server.contract.Text;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * All choices of one design.
+ *
+ * @param name what its people call it
+ * @param cooler the cooler, or none
+ * @param keepFactoryExchanger whether a factory oil-to-coolant exchanger stays
+ * @param oil another oil than the car's
+ * @param plumbing what has been chosen between engine and core
+ */
+public record DesignDocument(
+        @Text(value = "what its people call it", min = 1, max = 120) String name,
+        @Missing("no cooler") @Text("the cooler with its place and plumbing") CoolerDocument cooler,
+        @Text("whether a factory oil-to-coolant exchanger stays") boolean keepFactoryExchanger,
+        @Missing("the car's oil") @Text("another oil than the car's") OilDocument oil,
+        @Missing("not chosen yet") @Text("what has been chosen between engine and core") PlumbingDocument plumbing)
+        implements Checked {
+
+    /** The cooler with its place and plumbing. */
+    public record CoolerDocument(
+            @Text("how the core is made") Construction construction,
+            @Quantity(value = "oil rows", min = 2, max = 60) int rows,
+            @Quantity(value = "finned width along the rows", min = 80, max = 900, unit = "mm") double widthMm,
+            @Quantity(value = "depth along the air", min = 20, max = 120, unit = "mm") double depthMm,
+            @Quantity(value = "passes, 2 for both ports on one end", min = 1, max = 2) int passes,
+            @Text("what is on the fins") Finish finish,
+            @Text("where the ports point") Ports ports,
+            @Missing("typical of the construction") @Text("the dimensions inside the core") DetailDocument detail,
+            @Missing("80 %, the prior")
+                    @Quantity(
+                            value = "share of the correlations' conductance that the core reaches",
+                            min = 30,
+                            max = 120,
+                            unit = "%")
+                    Double efficacyPercent,
+            @Text("where the core is") Place place,
+            @Quantity(value = "share of the available pressure that arrives", min = 0, max = 100, unit = "%")
+                    double sealingPercent,
+            @Quantity(value = "share of the face that gets no air", min = 0, max = 100, unit = "%")
+                    double shadedPercent,
+            @Quantity(value = "opening that feeds the core", min = 5, max = 5000, unit = "cm²") double openingCm2,
+            @Text("whether a stone mesh stands in the opening") boolean mesh,
+            @Missing("no duct") @Quantity(value = "velocity heads lost in a duct", min = 0, max = 20) Double ductHeads,
+            @Missing("the place's preset")
+                    @Text("a pressure measured across the core on the road, which replaces the preset")
+                    PressureDocument measured,
+            @Missing("false") @Text("whether an intercooler or the engine's intake breathes what leaves the core")
+                    Boolean intakeBehind,
+            @Missing("no fan of its own") @Text("the core's own fan") FanDocument fan,
+            @Missing("none: oil through the core at all times") @Text("oil thermostat") ThermostatDocument thermostat,
+            @Text("hose to the core") HoseDocument feed,
+            @Text("hose from the core") HoseDocument back,
+            @Missing("3.5") @Quantity(value = "velocity heads lost in plate and thermostat", min = 0, max = 50)
+                    Double plateHeads,
+            @Missing("0") @Quantity(value = "oil in an accumulator or by-pass filter", min = 0, max = 10, unit = "L")
+                    Double extraVolumeL,
+            @Missing("not drawn") @Text("where it sits in the nose as measured") PlacementDocument placement) {}
+
+    /** Where a core sits in the nose as measured. */
+    public record PlacementDocument(
+            @Quantity(value = "middle of its front face from the centre line", min = -1500, max = 1500, unit = "mm")
+                    double xMm,
+            @Quantity(value = "middle of its front face above the ground", min = 0, max = 2000, unit = "mm") double yMm,
+            @Quantity(value = "middle of its front face behind the skin", min = -200, max = 2500, unit = "mm")
+                    double zMm,
+            @Quantity(value = "lean of its upper edge to the rear", min = -80, max = 80, unit = "°") double tiltDeg,
+            @Text("whether a shroud leads from the opening to the core") boolean shroud,
+            @Text("whether foam closes the joints of shroud and core") boolean foam,
+            @Missing("false") @Text("whether a skid plate takes what comes from below") Boolean skidPlate,
+            @Text(value = "where it is held", max = 12) List<MountDocument> mounts) {
+
+        public Placement toCore() {
+            return new Placement(
+                    xMm * 1e-3,
+                    yMm * 1e-3,
+                    zMm * 1e-3,
+                    Math.toRadians(tiltDeg),
+                    shroud,
+                    foam,
+                    Boolean.TRUE.equals(skidPlate),
+                    mounts.stream()
+                            .map(m -> new Placement.Mount(
+                                    m.xMm() * 1e-3, m.yMm() * 1e-3, m.holeMm() * 1e-3, m.method(), m.rubber()))
+                            .toList());
+        }
+    }
+
+    /** A point at which the core is held. */
+    public record MountDocument(
+            @Quantity(value = "from the middle of the core, across", min = -600, max = 600, unit = "mm") double xMm,
+            @Quantity(value = "from the middle of the core, along its face", min = -600, max = 600, unit = "mm")
+                    double yMm,
+            @Quantity(value = "diameter of the hole", min = 3, max = 20, unit = "mm") double holeMm,
+            @Text("how it is held") Placement.Method method,
+            @Text("whether it is on rubber") boolean rubber) {}
+
+    /** A pressure measured across the core on the road. */
+    public record PressureDocument(
+            @Quantity(value = "pressure across the core", min = 1, max = 5000, unit = "Pa") double pa,
+            @Quantity(value = "road speed at which it was measured", min = 10, max = 350, unit = "km/h")
+                    double speedKmh) {}
+
+    /** The dimensions inside a core. */
+    public record DetailDocument(
+            @Quantity(value = "from one oil row to the next", min = 4, max = 40, unit = "mm") double rowPitchMm,
+            @Quantity(value = "clear height of an oil passage, or tube bore", min = 1, max = 20, unit = "mm")
+                    double oilGapMm,
+            @Quantity(value = "plate or tube wall", min = 0.2, max = 3, unit = "mm") double plateMm,
+            @Quantity(value = "air fin pitch", min = 0.8, max = 6, unit = "mm") double finPitchMm,
+            @Quantity(value = "air fin thickness", min = 0.05, max = 0.5, unit = "mm") double finThicknessMm,
+            @Quantity(value = "louvre pitch, or strip length on the air side", min = 0, max = 10, unit = "mm")
+                    double louvrePitchMm,
+            @Quantity(value = "louvre angle", min = 0, max = 40, unit = "°") double louvreAngleDeg,
+            @Quantity(value = "turbulator pitch", min = 0, max = 8, unit = "mm") double turbulatorPitchMm,
+            @Quantity(value = "turbulator strip length", min = 0, max = 20, unit = "mm") double stripLengthMm,
+            @Quantity(value = "turbulator sheet", min = 0, max = 1, unit = "mm") double turbulatorThicknessMm,
+            @Quantity(value = "inner diameter of each port", min = 5, max = 40, unit = "mm") double portBoreMm,
+            @Missing("20 mm") @Quantity(value = "tank at each end of the rows", min = 0, max = 120, unit = "mm")
+                    Double tankMm,
+            @Missing("3 mm") @Quantity(value = "plate above and below the fins", min = 0, max = 30, unit = "mm")
+                    Double endPlateMm) {
+
+        public void check(String path, Construction construction, List<Problem> problems) {
+            if (oilGapMm + 2 * plateMm >= rowPitchMm - 1) {
+                problems.add(Problem.of(
+                        path + "/rowPitchMm",
+                        DocumentReader.number(rowPitchMm),
+                        "Gap and two plates leave less than 1 mm for the air fins between two rows"));
+            }
+            if (construction != Construction.TUBE_AND_FIN) {
+                boolean turbulated = turbulatorPitchMm > turbulatorThicknessMm
+                        && stripLengthMm > 0
+                        && oilGapMm > turbulatorThicknessMm
+                        && turbulatorThicknessMm > 0;
+                if (!turbulated) {
+                    problems.add(Problem.of(
+                            path + "/turbulatorPitchMm",
+                            DocumentReader.number(turbulatorPitchMm),
+                            "A turbulator needs a sheet thinner than its pitch and its gap, and a strip length"));
+                }
+                if (louvrePitchMm <= 0 || construction == Construction.STACKED_PLATE && louvreAngleDeg <= 0) {
+                    problems.add(Problem.of(
+                            path + "/louvrePitchMm",
+                            DocumentReader.number(louvrePitchMm),
+                            "The fins need a louvre pitch and angle, or a strip length"));
+                }
+            }
+            if (finThicknessMm >= finPitchMm) {
+                problems.add(Problem.of(
+                        path + "/finThicknessMm",
+                        DocumentReader.number(finThicknessMm),
+                        "The fin has to be thinner than its pitch, " + DocumentReader.number(finPitchMm) + " mm"));
+            }
+        }
+
+        public CoreDetail toCore() {
+            return new CoreDetail(
+                    rowPitchMm * 1e-3,
+                    oilGapMm * 1e-3,
+                    plateMm * 1e-3,
+                    finPitchMm * 1e-3,
+                    finThicknessMm * 1e-3,
+                    louvrePitchMm * 1e-3,
+                    louvreAngleDeg,
+                    turbulatorPitchMm * 1e-3,
+                    stripLengthMm * 1e-3,
+                    turbulatorThicknessMm * 1e-3,
+                    portBoreMm * 1e-3,
+                    tankMm == null ? CoreDetail.STACKED_PLATE.tank() : tankMm * 1e-3,
+                    endPlateMm == null ? CoreDetail.STACKED_PLATE.endPlate() : endPlateMm * 1e-3);
+        }
+
+        static DetailDocument of(CoreDetail d) {
+            return new DetailDocument(
+                    CoolerMapper.rounded(d.rowPitch() * 1e3),
+                    CoolerMapper.rounded(d.oilGap() * 1e3),
+                    CoolerMapper.rounded(d.plate() * 1e3),
+                    CoolerMapper.rounded(d.finPitch() * 1e3),
+                    CoolerMapper.rounded(d.finThickness() * 1e3),
+                    CoolerMapper.rounded(d.louvrePitch() * 1e3),
+                    d.louvreAngle(),
+                    CoolerMapper.rounded(d.turbulatorPitch() * 1e3),
+                    CoolerMapper.rounded(d.stripLength() * 1e3),
+                    CoolerMapper.rounded(d.turbulatorThickness() * 1e3),
+                    CoolerMapper.rounded(d.portBore() * 1e3),
+                    CoolerMapper.rounded(d.tank() * 1e3),
+                    CoolerMapper.rounded(d.endPlate() * 1e3));
+        }
+    }
+
+    /** An electric fan with a thermal switch. */
+    public record FanDocument(
+            @Quantity(value = "pressure at no flow", min = 10, max = 1500, unit = "Pa") double stallPa,
+            @Quantity(value = "flow at no pressure", min = 0.02, max = 3, unit = "m³/s") double freeFlowM3PerS,
+            @Quantity(value = "switch-on oil temperature", min = 50, max = 140, unit = "°C") double onC,
+            @Quantity(value = "switch-off oil temperature", min = 40, max = 139, unit = "°C") double offC) {}
+
+    /** An oil thermostat. */
+    public record ThermostatDocument(
+            @Quantity(value = "oil temperature at which it begins to open", min = 50, max = 130, unit = "°C")
+                    double opensC,
+            @Missing("11 K above opening")
+                    @Quantity(value = "oil temperature at which it is fully open", min = 52, max = 145, unit = "°C")
+                    Double fullC,
+            @Missing("5 %") @Quantity(value = "share of the flow that passes when shut", min = 0, max = 50, unit = "%")
+                    Double leakPercent,
+            @Missing("in the plate") @Text("where it sits") OilThermostat.Site site) {}
+
+    /** A hose with its end fittings. */
+    public record HoseDocument(
+            @Quantity(value = "inner diameter", min = 5, max = 40, unit = "mm") double boreMm,
+            @Quantity(value = "centre-line length", min = 0.05, max = 12, unit = "m") double lengthM,
+            @Quantity(value = "bends of 90°, two of 45° counting as one", min = 0, max = 20) double elbows90) {}
+
+    @Override
+    public void check(String path, List<Problem> problems) {
+        if (oil != null) {
+            oil.check(path + "/oil", problems);
+        }
+        if (cooler == null) {
+            return;
+        }
+        String at = path + "/cooler";
+        if (cooler.fan() != null && cooler.fan().offC() >= cooler.fan().onC()) {
+            problems.add(Problem.of(
+                    at + "/fan/offC",
+                    DocumentReader.number(cooler.fan().offC()),
+                    "The fan has to switch off below where it switches on, "
+                            + DocumentReader.number(cooler.fan().onC()) + " °C"));
+        }
+        if (cooler.detail() != null) {
+            cooler.detail().check(at + "/detail", cooler.construction(), problems);
+        }
+        ThermostatDocument t = cooler.thermostat();
+        if (t != null && t.fullC() != null && t.fullC() <= t.opensC()) {
+            problems.add(Problem.of(
+                    at + "/thermostat/fullC",
+                    DocumentReader.number(t.fullC()),
+                    "Full open has to be above opening, " + DocumentReader.number(t.opensC()) + " °C"));
+        }
+    }
+
+    /** @return the design for {@code core} */
+    public Design toCore() {
+        return new Design(
+                Optional.ofNullable(cooler).map(CoolerMapper::cooler),
+                keepFactoryExchanger,
+                Optional.ofNullable(oil).map(OilDocument::toCore));
+    }
+
+    /**
+     * @param name what to call it
+     * @param design a design of {@code core}
+     * @return its document, figures rounded to what a builder would write down
+     */
+    public static DesignDocument of(String name, Design design) {
+        return new DesignDocument(
+                name,
+                design.cooler().map(CoolerMapper::document).orElse(null),
+                design.keepFactoryExchanger(),
+                design.oil().map(OilDocument::of).orElse(null),
+                null);
+    }
+
+    /**
+     * What a change made of this document's design, with what only the document knows: its name, and the drawing of the core
+     * in the nose as long as the core stays at its place.
+     *
+     * @param changed a design of {@code core} that was made from this one
+     * @return its document
+     */
+    public DesignDocument changedTo(Design changed) {
+        DesignDocument next = of(name, changed).plumbed(plumbing);
+        if (cooler == null || cooler.placement() == null || next.cooler() == null) {
+            return next;
+        }
+        return next.cooler().place() == cooler.place()
+                ? next.placed(cooler.placement(), next.cooler().sealingPercent() > cooler.sealingPercent())
+                : next;
+    }
+
+    private DesignDocument placed(PlacementDocument p, boolean sealed) {
+        PlacementDocument kept = sealed
+                ? new PlacementDocument(p.xMm(), p.yMm(), p.zMm(), p.tiltDeg(), true, true, p.skidPlate(), p.mounts())
+                : p;
+        CoolerDocument c = cooler;
+        return new DesignDocument(
+                name,
+                new CoolerDocument(
+                        c.construction(),
+                        c.rows(),
+                        c.widthMm(),
+                        c.depthMm(),
+                        c.passes(),
+                        c.finish(),
+                        c.ports(),
+                        c.detail(),
+                        c.efficacyPercent(),
+                        c.place(),
+                        c.sealingPercent(),
+                        c.shadedPercent(),
+                        c.openingCm2(),
+                        c.mesh(),
+                        c.ductHeads(),
+                        c.measured(),
+                        c.intakeBehind(),
+                        c.fan(),
+                        c.thermostat(),
+                        c.feed(),
+                        c.back(),
+                        c.plateHeads(),
+                        c.extraVolumeL(),
+                        kept),
+                keepFactoryExchanger,
+                oil,
+                plumbing);
+    }
+
+    private DesignDocument plumbed(PlumbingDocument choice) {
+        return new DesignDocument(name, cooler, keepFactoryExchanger, oil, choice);
+    }
+}

@@ -1,0 +1,2 @@
+/** Before and after: two logs held against each other, and each against the model. */
+package isotherm.server.proof;

@@ -1,0 +1,174 @@
+package isotherm.server.session;
+
+import static isotherm.server.contract.Rounding.celsius;
+import static isotherm.server.contract.Rounding.round;
+
+import isotherm.core.compare.SessionComparison;
+import isotherm.core.duty.DemandTrace;
+import isotherm.core.duty.LogDuty;
+import isotherm.core.fit.LogFit;
+import isotherm.core.fluid.Units;
+import isotherm.core.simulate.Car;
+import isotherm.server.contract.InvalidDocument;
+import isotherm.server.contract.MessageDocument;
+import isotherm.server.contract.Problem;
+import isotherm.server.garage.CarDocument;
+import isotherm.server.garage.DesignDocument;
+import isotherm.server.garage.DutyDocument;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+
+/** From questions about logs to their answers, the same for HTTP and for {@code solve}. */
+public final class EvidenceSolver {
+    /** What a logger writes where a sensor dropped out. */
+    private static final double DROPPED = -300;
+
+    private EvidenceSolver() {}
+
+    /**
+     * @param q a log
+     * @return what it says about the car
+     */
+    public static EvidenceQuestions.FitAnswer fit(EvidenceQuestions.FitQuestion q) {
+        return fitLog(q.car(), q.design(), q.duty(), q.car().sensor(), q.oilC(), q.coolantC());
+    }
+
+    /**
+     * @param car the car
+     * @param design the design that was driven
+     * @param duty a duty from a log
+     * @param sensor where the oil temperature sensor sat
+     * @param oilC oil temperature at the log's times; −999 where it dropped out; null when not logged
+     * @param coolantC coolant temperature in the same way
+     * @return what it says about the car
+     */
+    public static EvidenceQuestions.FitAnswer fitLog(
+            CarDocument car,
+            DesignDocument design,
+            DutyDocument duty,
+            Car.SensorPlace sensor,
+            List<Double> oilC,
+            List<Double> coolantC) {
+        if (oilC == null) {
+            throw new InvalidDocument(
+                    List.of(Problem.of("/oilC", null, "This log holds no oil temperature: there is nothing to fit")));
+        }
+        LogFit.Result r;
+        try {
+            // Always from the car as it was before any log, so that a second fit does not count the first one twice.
+            r = LogFit.fit(
+                    car.withoutLog().withSensor(sensor),
+                    design.toCore(),
+                    duty.toLog(),
+                    kelvin(oilC),
+                    Optional.ofNullable(coolantC).map(EvidenceSolver::kelvin));
+        } catch (IllegalArgumentException e) {
+            throw new InvalidDocument(List.of(Problem.of("/oilC", null, e.getMessage())));
+        }
+        return new EvidenceQuestions.FitAnswer(
+                r.estimates().stream()
+                        .map(e -> new EvidenceQuestions.EstimateDocument(
+                                e.parameter(), round(e.factor(), 4), round(e.standardError(), 4), round(e.prior(), 4)))
+                        .toList(),
+                Arrays.stream(r.correlation())
+                        .map(row ->
+                                Arrays.stream(row).mapToObj(v -> round(v, 3)).toList())
+                        .toList(),
+                round(r.rms(), 3),
+                Arrays.stream(r.times()).boxed().toList(),
+                Arrays.stream(r.residuals()).mapToObj(v -> round(v, 2)).toList(),
+                MessageDocument.all(r.notes()),
+                new CarDocument.FittedDocument(
+                        duty.name(),
+                        r.estimates().stream()
+                                .map(e -> new CarDocument.FactorDocument(
+                                        e.parameter(), round(e.factor(), 4), round(e.standardError(), 4)))
+                                .toList(),
+                        Arrays.stream(r.correlation())
+                                .map(row -> new CarDocument.CorrelationDocument(Arrays.stream(row)
+                                        .mapToObj(v -> round(v, 4))
+                                        .toList()))
+                                .toList()));
+    }
+
+    private static double[] kelvin(List<Double> celsius) {
+        return celsius.stream()
+                .mapToDouble(v -> v < DROPPED ? Double.NaN : Units.kelvin(v))
+                .toArray();
+    }
+
+    /**
+     * @param q two logged sessions
+     * @return how they compare
+     */
+    public static EvidenceQuestions.CompareAnswer compare(EvidenceQuestions.CompareQuestion q) {
+        Car car = q.car().toCore();
+        SessionComparison.Logged before =
+                logged(car, q.before().duty(), q.before().oilC());
+        SessionComparison.Logged after = logged(car, q.after().duty(), q.after().oilC());
+        Optional<SessionComparison.Step> step = Optional.ofNullable(q.design())
+                .map(d -> SessionComparison.Step.byModel(
+                        car, d.toCore(), before, after, q.before().duty().altitudeM()));
+        SessionComparison.Result r = SessionComparison.compare(before, after, step, q.seed() == null ? 1 : q.seed());
+        return new EvidenceQuestions.CompareAnswer(
+                r.verdict(),
+                MessageDocument.all(r.reasons()),
+                figure(r.riseBefore(), 0),
+                figure(r.riseAfter(), 0),
+                figure(r.plateauBefore(), Units.ZERO_CELSIUS),
+                figure(r.plateauAfter(), Units.ZERO_CELSIUS),
+                figure(r.difference(), 0));
+    }
+
+    /**
+     * @param car the car
+     * @param duty a duty from a log
+     * @param oilC oil temperature at its times; −999 where there is none; null when not logged
+     * @return the session as it is compared
+     */
+    public static SessionComparison.Logged logged(Car car, DutyDocument duty, List<Double> oilC) {
+        LogDuty log = duty.toLog();
+        DemandTrace demand = log.demand(car.vehicle(), car.engine());
+        double[] oil = new double[demand.cells()];
+        Arrays.fill(oil, Double.NaN);
+        if (oilC != null) {
+            oil = Arrays.stream(atCells(car, duty, oilC)).map(Units::kelvin).toArray();
+        }
+        double[] heat = IntStream.range(0, demand.cells())
+                .mapToDouble(i -> car.school().oilHeat(car.engine(), demand.brakePower()[i], demand.rpm()[i]))
+                .toArray();
+        return new SessionComparison.Logged(demand, oil, heat, log.weather().ambientK());
+    }
+
+    /**
+     * @param car the car
+     * @param duty a duty from a log
+     * @param read what a sensor read at its times; −999 where it read nothing
+     * @return the same at the end of each cell of its demand; NaN where nothing was read
+     */
+    public static double[] atCells(Car car, DutyDocument duty, List<Double> read) {
+        LogDuty log = duty.toLog();
+        DemandTrace demand = log.demand(car.vehicle(), car.engine());
+        double[] atCells = new double[demand.cells()];
+        int row = 0;
+        for (int i = 0; i < atCells.length; i++) {
+            double t = log.time()[0] + (i + 1) * demand.cell();
+            while (row + 1 < log.time().length && log.time()[row + 1] <= t) {
+                row++;
+            }
+            double v = read.get(row);
+            atCells[i] = t - log.time()[row] <= LogDuty.GAP && v >= DROPPED ? v : Double.NaN;
+        }
+        return atCells;
+    }
+
+    /** A figure with its interval, less an offset. */
+    public static EvidenceQuestions.FigureDocument figure(SessionComparison.Figure f, double offset) {
+        return Double.isNaN(f.value())
+                ? new EvidenceQuestions.FigureDocument(null, null, null)
+                : new EvidenceQuestions.FigureDocument(
+                        round(f.value() - offset, 2), round(f.low() - offset, 2), round(f.high() - offset, 2));
+    }
+}

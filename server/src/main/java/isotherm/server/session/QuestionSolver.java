@@ -1,0 +1,188 @@
+package isotherm.server.session;
+
+import static isotherm.server.contract.Rounding.celsius;
+import static isotherm.server.contract.Rounding.round;
+
+import isotherm.core.airflow.AirFlow;
+import isotherm.core.airflow.AirNetwork;
+import isotherm.core.airflow.Airway;
+import isotherm.core.airflow.Place;
+import isotherm.core.duty.Duty;
+import isotherm.core.exchanger.CoreModel;
+import isotherm.core.exchanger.CoreRating;
+import isotherm.core.fluid.Air;
+import isotherm.core.fluid.Oil;
+import isotherm.core.fluid.Units;
+import isotherm.core.nose.NoseFit;
+import isotherm.core.nose.Rect;
+import isotherm.core.nose.Template;
+import isotherm.core.simulate.Car;
+import isotherm.core.simulate.Design;
+import isotherm.core.simulate.PressureCheck;
+import isotherm.core.simulate.Session;
+import isotherm.core.simulate.Simulator;
+import isotherm.server.contract.MessageDocument;
+import isotherm.server.garage.CaseDocument;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+
+/** From questions to their answers, the same for HTTP and for {@code solve}. */
+public final class QuestionSolver {
+    private QuestionSolver() {}
+
+    /**
+     * @param q a core and one operating point
+     * @return its rating
+     */
+    public static Questions.RatingAnswer rate(Questions.RatingQuestion q) {
+        Design.Cooler c = q.design().toCore().cooler().orElseThrow();
+        CoreModel model = new CoreModel(c.core());
+        Oil oil = q.oil().toCore();
+        double pascal = Air.standardPressure(q.altitudeM());
+        double airIn = Units.kelvin(q.airInC());
+        double oilIn = Units.kelvin(q.oilInC());
+        CoreRating r = model.rate(
+                oil,
+                q.oilFlowLPerMin() / 6e4 * oil.density(oilIn),
+                oilIn,
+                q.faceSpeedMPerS() * c.core().faceArea() * Air.density(airIn, pascal),
+                airIn,
+                pascal,
+                1,
+                c.efficacy());
+        return new Questions.RatingAnswer(
+                round(r.heat() / 1e3, 3),
+                celsius(r.oilOutK()),
+                celsius(r.airOutK()),
+                celsius(r.wallK()),
+                round(r.conductance(), 1),
+                round(r.effectiveness(), 4),
+                round(r.oilPressureDrop() / 1e5, 4),
+                round(r.airPressureDrop(), 1),
+                round(r.oilReynolds(), 1),
+                round(r.airReynolds(), 1),
+                round(c.core().holdUp() * 1e3, 2),
+                round(c.core().mass(), 2),
+                round(c.core().outsideWidth() * 1e3, 0),
+                round(c.core().height() * 1e3, 0),
+                Solver.notes(r.validity()));
+    }
+
+    /**
+     * @param q a design and road speeds
+     * @return the air at each speed
+     */
+    public static List<Questions.AirAnswer> air(Questions.AirQuestion q) {
+        Design.Cooler c = q.car().toCore().known(q.design().toCore().cooler().orElseThrow());
+        AirNetwork network = new AirNetwork(
+                c.airway(),
+                new CoreModel(c.core()),
+                Optional.of(q.car().toCore().coolant().radiator()),
+                Units.kelvin(q.ambientC()),
+                Air.standardPressure(q.altitudeM()));
+        return q.speedsKmh().stream()
+                .map(kmh -> {
+                    AirFlow f = network.at(
+                            kmh / 3.6, Boolean.TRUE.equals(q.fanOn()), Boolean.TRUE.equals(q.radiatorFanOn()));
+                    return new Questions.AirAnswer(
+                            kmh,
+                            round(f.coreMassFlow(), 4),
+                            round(f.faceSpeed(), 2),
+                            round(f.coveredMassFlow() + f.openMassFlow(), 4),
+                            round(f.available(), 1),
+                            f.losses().stream()
+                                    .map(l -> new OutcomeDocument.Loss(l.what(), round(l.pascal(), 1)))
+                                    .toList());
+                })
+                .toList();
+    }
+
+    /**
+     * @param asked a case
+     * @return its design at every place, as it is sealed and shaded; none without a cooler
+     */
+    public static List<Questions.PlaceAnswer> places(CaseDocument asked) {
+        Car car = asked.car().toCore();
+        Duty duty = asked.duty().toCore();
+        Design design = asked.design().toCore();
+        if (design.cooler().isEmpty()) {
+            return List.of();
+        }
+        Airway airway = design.cooler().get().airway();
+        return Arrays.stream(Place.values())
+                .parallel()
+                .map(place -> {
+                    Session s = Simulator.run(
+                            car, duty, design.withAirway(airway.withPlace(place).withSealing(airway.sealing())));
+                    return new Questions.PlaceAnswer(
+                            place, celsius(s.peak()), celsius(s.peakCoolant()), celsius(s.plateau()));
+                })
+                .toList();
+    }
+
+    /**
+     * @param q a car and a design
+     * @return oil pressures, litres and seconds
+     */
+    public static Questions.CircuitAnswer circuit(Questions.CircuitQuestion q) {
+        PressureCheck check = PressureCheck.of(q.car().toCore(), q.design().toCore(), Units.kelvin(q.hotOilC()));
+        return new Questions.CircuitAnswer(
+                Solver.points(check),
+                round(check.loopVolume() * 1e3, 2),
+                round(check.primeSeconds(), 1),
+                round(check.drainSeconds(), 1));
+    }
+
+    /**
+     * @param q a core in a nose
+     * @return what its position means
+     */
+    public static Questions.PlacementAnswer placement(Questions.PlacementQuestion q) {
+        NoseFit f = NoseFit.of(
+                q.car().nose().toCore(),
+                q.design().toCore().cooler().orElseThrow().core(),
+                q.design().cooler().placement().toCore());
+        return new Questions.PlacementAnswer(
+                f.place(),
+                round(f.shadedShare() * 100, 1),
+                round(f.openingArea() * 1e4, 1),
+                round(f.sealing() * 100, 1),
+                rect(f.face()),
+                rect(f.outline()),
+                f.fed().stream().map(QuestionSolver::rect).toList(),
+                f.shades().stream().map(QuestionSolver::rect).toList(),
+                f.gaps()
+                        .map(g -> new Questions.GapsDocument(mm(g.left()), mm(g.right()), mm(g.above()), mm(g.below())))
+                        .orElse(null),
+                f.section().stream()
+                        .map(c -> new Questions.CornerDocument(mm(c.z()), mm(c.y())))
+                        .toList(),
+                mm(f.crushClearance()),
+                mm(f.groundClearance()),
+                f.clearances().stream()
+                        .map(c -> new Questions.ClearanceDocument(c.name(), mm(c.distance())))
+                        .toList(),
+                MessageDocument.all(f.problems()));
+    }
+
+    /**
+     * @param q a core in a nose
+     * @return its template at its true size
+     */
+    public static Template template(Questions.PlacementQuestion q) {
+        return Template.of(
+                q.design().name(),
+                q.design().toCore().cooler().orElseThrow().core(),
+                q.design().cooler().placement().toCore(),
+                Optional.of(q.car().nose().toCore()));
+    }
+
+    private static double mm(double metres) {
+        return round(metres * 1e3, 1);
+    }
+
+    private static Questions.RectDocument rect(Rect r) {
+        return new Questions.RectDocument(mm(r.left()), mm(r.bottom()), mm(r.width()), mm(r.height()));
+    }
+}

@@ -1,0 +1,2 @@
+/** Questions about a session, and their answers. */
+package isotherm.server.session;

@@ -1,0 +1,141 @@
+package isotherm.server.garage;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import isotherm.core.airflow.Place;
+import isotherm.core.exchanger.Core;
+import isotherm.core.simulate.Design;
+import isotherm.core.simulate.Simulator;
+import isotherm.server.contract.DocumentReader;
+import isotherm.server.contract.InvalidDocument;
+import isotherm.server.contract.Problem;
+import isotherm.server.evidence.Channel;
+import isotherm.server.evidence.LogFormat;
+import isotherm.server.testing.Examples;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Documents say the same after a way out and in, and after a way through the computation. */
+class RoundTripTest {
+    private static final JsonMapper JSON = new JsonMapper();
+
+    private static CaseDocument read(String name) {
+        return DocumentReader.read(Examples.read(name), CaseDocument.class);
+    }
+
+    static Stream<String> cases() {
+        return Stream.of("corvid", "hauler", "wren");
+    }
+
+    @ParameterizedTest
+    @MethodSource("cases")
+    void aCaseIsTheSameAfterItWasWrittenAndReadAgain(String name) {
+        CaseDocument once = read(name);
+        CaseDocument again = DocumentReader.read(JSON.writeValueAsString(once), CaseDocument.class);
+        assertThat(again).isEqualTo(once);
+    }
+
+    @ParameterizedTest
+    @MethodSource("cases")
+    void aDesignIsTheSameAfterItsWayThroughTheComputation(String name) {
+        CaseDocument c = read(name);
+        Design there = c.design().toCore();
+        Design back = c.design().changedTo(there).toCore();
+        double once = Simulator.run(c.car().toCore(), c.duty().toCore(), there).peak();
+        double again = Simulator.run(c.car().toCore(), c.duty().toCore(), back).peak();
+        assertThat(again).isCloseTo(once, within(1e-6));
+        assertThat(c.design().changedTo(there).cooler().placement())
+                .isEqualTo(c.design().cooler().placement());
+    }
+
+    @Test
+    void aChangeThatLeavesTheCoreInItsPlaceKeepsTheDrawing() {
+        DesignDocument d = read("corvid").design();
+        Core more = d.toCore().cooler().orElseThrow().core().withRows(19);
+        DesignDocument changed = d.changedTo(d.toCore().withCore(more));
+        assertThat(changed.name()).isEqualTo(d.name());
+        assertThat(changed.cooler().rows()).isEqualTo(19);
+        assertThat(changed.cooler().placement()).isEqualTo(d.cooler().placement());
+    }
+
+    @Test
+    void aChangeThatSealsTheOpeningPutsShroudAndFoamIntoTheDrawing() {
+        DesignDocument d = read("corvid").design();
+        var airway = d.toCore().cooler().orElseThrow().airway();
+        DesignDocument sealed = d.changedTo(d.toCore().withAirway(airway.withSealing(0.9)));
+        assertThat(sealed.cooler().placement().shroud()).isTrue();
+        assertThat(sealed.cooler().placement().foam()).isTrue();
+        assertThat(sealed.cooler().placement().yMm())
+                .isEqualTo(d.cooler().placement().yMm());
+    }
+
+    @Test
+    void aChangeThatMovesTheCoreElsewhereTakesItOutOfTheDrawing() {
+        DesignDocument d = read("corvid").design();
+        var airway = d.toCore().cooler().orElseThrow().airway();
+        DesignDocument moved = d.changedTo(d.toCore().withAirway(airway.withPlace(Place.FRONT_CORNER_VENTED)));
+        assertThat(moved.cooler().placement()).isNull();
+        assertThat(d.changedTo(Design.NO_COOLER).cooler()).isNull();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"TIME", "SPEED", "OIL", "PRESSURE", "ELEVATION", "POWER"})
+    void everyUnitOfAChannelIsReadIntoItsOwn(String name) {
+        Channel channel = Channel.valueOf(name);
+        assertThat(channel.units().get(0).convert(12.5)).isEqualTo(12.5);
+        for (Channel.Unit unit : channel.units()) {
+            assertThat(unit.convert(2)).isNotEqualTo(unit.convert(1));
+            assertThat(new LogFormat.Column("x", channel, unit).convert(3)).isEqualTo(unit.convert(3));
+        }
+        assertThat(new LogFormat.Column("x", channel, null).convert(3)).isEqualTo(3);
+    }
+
+    @Test
+    void knownPairsOfUnits() {
+        assertThat(Channel.Unit.F.convert(212)).isCloseTo(100, within(1e-9));
+        assertThat(Channel.Unit.K.convert(373.15)).isCloseTo(100, within(1e-9));
+        assertThat(Channel.Unit.MPH.convert(60)).isCloseTo(96.56, within(0.01));
+        assertThat(Channel.Unit.KNOT.convert(10)).isCloseTo(18.52, within(1e-9));
+        assertThat(Channel.Unit.PSI.convert(100)).isCloseTo(6.895, within(1e-3));
+        assertThat(Channel.Unit.HP.convert(100)).isCloseTo(74.57, within(0.01));
+        assertThat(Channel.Unit.FT.convert(1000)).isCloseTo(304.8, within(1e-9));
+        assertThat(Channel.Unit.named(" KM/H ")).contains(Channel.Unit.KMH);
+        assertThat(Channel.Unit.named("furlong")).isEmpty();
+    }
+
+    @Test
+    void aNoseComesIntoTheComputationInMetres() {
+        var nose = read("corvid").car().nose().toCore();
+        assertThat(nose.openings()).hasSize(2);
+        assertThat(nose.parts()).anySatisfy(p -> {
+            assertThat(p.name()).isEqualTo("radiator");
+            assertThat(p.front()).isCloseTo(0.278, within(1e-9));
+            assertThat(p.face().width()).isCloseTo(0.62, within(1e-9));
+        });
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "\"xMm\": 0 -> \"xMm\": 99999 ~ /design/cooler/placement/xMm",
+                "\"tiltDeg\": 0 -> \"tiltDeg\": 95 ~ /design/cooler/placement/tiltDeg",
+                "\"kind\": \"BEAM\" -> \"kind\": \"SOFA\" ~ /car/nose/parts/0/kind",
+                "\"barPercent\": 25 -> \"barPercent\": 120 ~ /car/nose/openings/0/barPercent",
+                "\"crushMm\": 70 -> \"crushMm\": \"deep\" ~ /car/nose/crushMm",
+            })
+    void whatCannotBeMeasuredIsNamedWithItsPath(String change) {
+        String[] parts = change.split(" -> | ~ ");
+        String json = Examples.read("corvid");
+        assertThat(json).contains(parts[0]);
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> DocumentReader.read(
+                        json.replaceFirst(java.util.regex.Pattern.quote(parts[0]), parts[1]), CaseDocument.class))
+                .isInstanceOfSatisfying(
+                        InvalidDocument.class,
+                        e -> assertThat(e.problems()).extracting(Problem::path).contains(parts[2]));
+    }
+}
