@@ -22,6 +22,18 @@ const boundaries = FOLDERS.map((folder, i) => ({
 export default tseslint.config(
   { ignores: ['src/api/schema.ts'] },
   ...tseslint.configs.strict,
+  {
+    files: ['src/**/*.{ts,tsx}'],
+    languageOptions: { parserOptions: { project: './tsconfig.json', tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      // What is said has to be rendered: an object in a sentence is a message without its words.
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      '@typescript-eslint/no-base-to-string': 'error',
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': 'error',
+      '@typescript-eslint/await-thenable': 'error',
+    },
+  },
   reactHooks.configs.flat.recommended,
   { rules: { 'max-lines': ['error', 400] } },
   ...boundaries,

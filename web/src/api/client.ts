@@ -16,6 +16,9 @@ export interface Problem {
   message: string;
 }
 
+/** A refusal (RFC 9457), as far as it says something. */
+type Told = Record<string, unknown> & { detail?: string; title?: string };
+
 /** An answer of the server that is not a success. */
 export class ApiError extends Error {
   constructor(
@@ -36,10 +39,10 @@ export async function call<T>(method: string, path: string, body?: unknown, init
     ...(body === undefined ? {} : { body: JSON.stringify(body) }),
   });
   if (!response.ok) {
-    const detail = (await response.json().catch(() => ({}))) as Record<string, unknown>;
+    const detail = (await response.json().catch(() => ({}))) as Told;
     throw new ApiError(
       response.status,
-      String(detail['detail'] ?? detail['title'] ?? response.statusText),
+      detail.detail ?? detail.title ?? response.statusText,
       (detail['problems'] as Problem[] | undefined) ?? [],
       detail,
     );
@@ -88,12 +91,12 @@ export async function send<T>(path: string, body: Blob | string, type: string): 
     headers: { 'content-type': type, 'Idempotency-Key': newId() },
     body,
   });
-  const answer = (await response.json().catch(() => ({}))) as Record<string, unknown>;
+  const answer = (await response.json().catch(() => ({}))) as Told;
   if (!response.ok) {
     const problems = (answer['problems'] as Problem[] | undefined) ?? [];
     throw new ApiError(
       response.status,
-      problems[0]?.message ?? String(answer['detail'] ?? answer['title'] ?? response.statusText),
+      problems[0]?.message ?? answer.detail ?? answer.title ?? response.statusText,
       problems,
       answer,
     );

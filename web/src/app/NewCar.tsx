@@ -115,7 +115,11 @@ function ClassFigures({ from }: { from: Schemas['CarClass'] }) {
       'gauge',
     ],
     ['Sump and block', `${car.losses?.stillWPerK} W/K and ${car.losses?.blockWPerK} W/K`, 'losses'],
-    ['Radiator', `${car.coolant.radiator.widthMm} × ${car.coolant.radiator.heightMm} mm`, 'coolant'],
+    [
+      'Radiator',
+      `${show(car.coolant.radiator.widthMm, 'length')} × ${show(car.coolant.radiator.heightMm, 'length')}`,
+      'coolant',
+    ],
     [
       'Factory exchanger',
       car.factoryExchangerWPerK ? `${car.factoryExchangerWPerK} W/K` : 'none',

@@ -21,6 +21,8 @@ const NAMES: Partial<Record<Quantity, string>> = {
   pressure: 'Pressures in',
   volume: 'Volumes in',
   mass: 'Masses in',
+  travel: 'Odometer in',
+  flow: 'Oil flow in',
   torque: 'Torques in',
   area: 'Areas in',
 };
@@ -32,6 +34,7 @@ export function UnitsSheet({ onClose }: { onClose: () => void }) {
     setUnit(q, choice);
     if (q === 'temperature') {
       setUnit('temperatureDifference', choice);
+      setUnit('temperatureRate', choice);
     }
   };
   const all = (choice: 0 | 1) => (Object.keys(quantities) as Quantity[]).forEach((q) => set(q, choice));

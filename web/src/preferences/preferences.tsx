@@ -4,7 +4,7 @@ import { formatNumber, metric, symbol, type Quantity, type UnitChoice } from '..
 import { paperUnits, say, type Message } from '../words/words';
 import { dark, light } from './theme';
 
-interface Preferences {
+export interface Preferences {
   readonly units: UnitChoice;
   setUnit(quantity: Quantity, choice: 0 | 1): void;
   readonly themeName: 'light' | 'dark';

@@ -71,8 +71,8 @@ async function sendPicture(build: string, picture: string): Promise<void> {
     body: blob,
   });
   if (!response.ok) {
-    const detail = (await response.json().catch(() => ({}))) as Record<string, unknown>;
+    const detail = (await response.json().catch(() => ({}))) as Record<string, unknown> & { detail?: string };
     const problems = (detail['problems'] as { path: string; message: string }[] | undefined) ?? [];
-    throw new ApiError(response.status, String(detail['detail'] ?? 'The picture was not taken'), problems, detail);
+    throw new ApiError(response.status, detail.detail ?? 'The picture was not taken', problems, detail);
   }
 }

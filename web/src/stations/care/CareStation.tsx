@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import { call, range, type Schemas } from '../../api/client';
 import { useOutbox } from '../../bench/useOutbox';
 import { signed, useWho } from '../../bench/who';
-import { usePreferences } from '../../preferences/preferences';
+import { type Preferences, usePreferences } from '../../preferences/preferences';
 import { useBench } from '../../bench/workbench';
 import { AskName, Button, Fold, Heading, Muted, Pick, QuantityField, Row, TextEntry } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
@@ -64,7 +64,7 @@ const Tasks = styled.ul`
 
 /** What is due after a build, by date, distance, hours or events, and everything that was written. */
 export function CareStation() {
-  const { paper } = usePreferences();
+  const { paper, show } = usePreferences();
   const { view: car } = useBench();
   const client = useQueryClient();
   const [who, setWho] = useWho();
@@ -110,7 +110,7 @@ export function CareStation() {
           ) : (
             <Muted>
               Since “{care.data.build}”, {care.data.built}
-              {care.data.odometerKm !== undefined && `, at ${Math.round(care.data.odometerKm)} km now`}.
+              {care.data.odometerKm !== undefined && `, at ${show(care.data.odometerKm, 'travel')} now`}.
             </Muted>
           )}
           <Tasks aria-label="Tasks">
@@ -183,7 +183,15 @@ function OneTask(props: { task: Task; odometerKm: number | undefined; mayWrite: 
 function Odometer({ value, onChange }: { value: number; onChange: (km: number) => void }) {
   const { min, max } = range('CareEntryDocument', 'odometerKm');
   return (
-    <QuantityField label="Odometer" suffix="km" value={value} min={min} max={max} step={100} onChange={onChange} />
+    <QuantityField
+      label="Odometer"
+      quantity="travel"
+      value={value}
+      min={min}
+      max={max}
+      step={100}
+      onChange={onChange}
+    />
   );
 }
 
@@ -233,24 +241,27 @@ function Written({ care, write }: { care: View; write: Write }) {
   );
 }
 
-function words(e: Entry): string {
+function words(e: Entry, show: Preferences['show']): string {
   return [
     e.kind === 'HAPPENED' ? HAPPENINGS.find((h) => h.id === e.on)?.name : undefined,
-    e.odometerKm === undefined ? undefined : `${Math.round(e.odometerKm)} km`,
-    e.oilHours === undefined ? undefined : `${e.oilHours.toFixed(1)} h at 100 °C`,
+    e.odometerKm === undefined ? undefined : show(e.odometerKm, 'travel'),
+    e.oilHours === undefined ? undefined : `${e.oilHours.toFixed(1)} h at ${show(100, 'temperature')}`,
     e.text,
   ]
     .filter((w) => w !== undefined && w !== '')
     .join(', ');
 }
 
-function told(e: Entry, care: View): string {
-  const what = e.kind === 'DONE' ? `: ${care.tasks.find((t) => t.id === e.on)?.what ?? e.on}` : '';
-  return `${KINDS[e.kind]}${what}${words(e) && `, ${words(e)}`}`;
+function told(e: Entry, care: View, { say, show }: Preferences): string {
+  const task = care.tasks.find((t) => t.id === e.on);
+  const what = e.kind === 'DONE' ? `: ${task ? say(task.what) : (e.on ?? '')}` : '';
+  const rest = words(e, show);
+  return `${KINDS[e.kind]}${what}${rest && `, ${rest}`}`;
 }
 
 function History(props: { care: View; waiting: readonly Entry[]; mayWrite: boolean; write: Write }) {
   const { care, waiting, mayWrite, write } = props;
+  const preferences = usePreferences();
   const [asked, setAsked] = useState<Entry>();
   return (
     <>
@@ -261,7 +272,7 @@ function History(props: { care: View; waiting: readonly Entry[]; mayWrite: boole
           {[...waiting].reverse().map((entry) => (
             <tr key={entry.id}>
               <th scope="row">
-                {entry.at.slice(0, 10)}, {entry.who}: {told(entry, care)}
+                {entry.at.slice(0, 10)}, {entry.who}: {told(entry, care, preferences)}
               </th>
               <td>
                 <Muted>waits</Muted>
@@ -271,12 +282,12 @@ function History(props: { care: View; waiting: readonly Entry[]; mayWrite: boole
           {[...care.entries].reverse().map(({ entry, counts }) => (
             <tr key={entry.id}>
               <th scope="row" style={{ textDecoration: counts || entry.kind === 'STRUCK' ? 'none' : 'line-through' }}>
-                {entry.at.slice(0, 10)}, {entry.who}: {told(entry, care)}
+                {entry.at.slice(0, 10)}, {entry.who}: {told(entry, care, preferences)}
               </th>
               <td>
                 {counts && mayWrite && (
                   <Button
-                    aria-label={`Does not count: ${KINDS[entry.kind]}, ${entry.at.slice(0, 10)}, ${words(entry)}`}
+                    aria-label={`Does not count: ${KINDS[entry.kind]}, ${entry.at.slice(0, 10)}, ${words(entry, preferences.show)}`}
                     onPress={() => setAsked(entry)}
                   >
                     ✕

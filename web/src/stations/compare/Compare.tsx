@@ -161,5 +161,5 @@ function shown(
   if (typeof value === 'boolean') {
     return value ? 'yes' : 'no';
   }
-  return String(value).toLowerCase().replaceAll('_', ' ');
+  return typeof value === 'string' ? value.toLowerCase().replaceAll('_', ' ') : JSON.stringify(value);
 }

@@ -1,3 +1,4 @@
+import { quantities, toUnit } from '../../units/units';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { ApiError, basedOn, call, range, send, type CoolerDocument, type Schemas } from '../../api/client';
@@ -31,12 +32,15 @@ function isCore(part: Part, c: CoolerDocument): boolean {
   );
 }
 
-const words = (part: Part) => `${part.rows} × ${part.widthMm} mm, ${part.maker} ${part.number}`;
+const words = (part: Part, show: (mm: number, quantity: 'length') => string) =>
+  `${part.rows} × ${show(part.widthMm, 'length')}, ${part.maker} ${part.number}`;
 
 /** What the present core costs: the cheapest part that is this core, and its price per kilowatt. */
 export function PriceOfCore() {
   const { cooler } = useCooler();
   const { outcome } = useBench();
+  const { units } = usePreferences();
+  const heat = quantities.heat[units.heat];
   const catalogue = useCatalogue();
   const found = (catalogue.data ?? [])
     .filter((e) => cooler && isCore(e.part, cooler))
@@ -47,7 +51,7 @@ export function PriceOfCore() {
   return (
     <Muted>
       {found.part.maker} {found.part.number}: {found.part.price.toFixed(0)}, or{' '}
-      {(found.part.price / Math.max(outcome.core.heatKw, 0.1)).toFixed(0)} per kW.
+      {(found.part.price / Math.max(toUnit(outcome.core.heatKw, heat), 0.1)).toFixed(0)} per {heat.symbol}.
     </Muted>
   );
 }
@@ -189,18 +193,22 @@ export function Catalogue({ onClose }: { onClose: () => void }) {
                 key={`${e.part.maker} ${e.part.number}`}
                 aria-current={cooler !== undefined && isCore(e.part, cooler)}
               >
-                <th scope="row">{words(e.part)}</th>
+                <th scope="row">{words(e.part, show)}</th>
                 <td>{e.part.construction.toLowerCase().replaceAll('_', ' ')}</td>
                 <td>{show(e.part.widthMm + 2 * (e.part.detail?.tankMm ?? 20), 'length')}</td>
                 <td>{e.part.price.toFixed(0)}</td>
                 <td>
                   <Row style={{ justifyContent: 'flex-end', flexWrap: 'nowrap' }}>
                     {e.id && (
-                      <Button aria-label={`Remove ${words(e.part)}`} onPress={() => void remove(e)}>
+                      <Button aria-label={`Remove ${words(e.part, show)}`} onPress={() => void remove(e)}>
                         Remove
                       </Button>
                     )}
-                    <Button aria-label={`Take ${words(e.part)}`} isDisabled={!cooler} onPress={() => take(e.part)}>
+                    <Button
+                      aria-label={`Take ${words(e.part, show)}`}
+                      isDisabled={!cooler}
+                      onPress={() => take(e.part)}
+                    >
                       Take it
                     </Button>
                   </Row>

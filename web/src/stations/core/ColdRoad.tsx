@@ -6,7 +6,7 @@ import type { OutcomeDocument } from '../../api/client';
 import { usePreferences } from '../../preferences/preferences';
 import { temperatureColour } from '../../preferences/theme';
 import { Picture } from '../../kit/layout';
-import { formatNumber } from '../../units/units';
+import { formatNumber, formatTime } from '../../units/units';
 import { useWidth } from '../../pictures/useWidth';
 
 const LEFT = 34;
@@ -29,7 +29,7 @@ export const ColdRoad = memo(function ColdRoad({ outcome, height }: { outcome: O
       (_, i) => x(road.timeSeconds[i] ?? 0),
       (v) => y(v),
     )([...values]) ?? '';
-  const reaches = road.to65Seconds === undefined ? 'never 65 °C' : `${(road.to65Seconds / 60).toFixed(1)} min`;
+  const reaches = road.to65Seconds === undefined ? `never ${show(65, 'temperature')}` : formatTime(road.to65Seconds);
   return (
     <Picture ref={ref}>
       <svg

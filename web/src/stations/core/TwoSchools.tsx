@@ -1,3 +1,4 @@
+import { formatTime } from '../../units/units';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { call, watch, type JobView, type Schemas } from '../../api/client';
@@ -92,9 +93,9 @@ export function TwoSchools() {
             )}
             {row('Part', (c) => (c.maker ? `${c.maker} ${c.number}` : '–'))}
             {row('Peak', (c) => show(c.peakC, 'temperature'))}
-            {row('Loss in the loop, full revs', (c) => show(c.loopLossBar, 'pressure'))}
-            {row('Minutes to 65 °C on a cold road', (c) =>
-              c.to65Seconds === undefined ? 'never' : (c.to65Seconds / 60).toFixed(1),
+            {row('Loss in the loop at maximum engine speed', (c) => show(c.loopLossBar, 'pressure'))}
+            {row(`To ${show(65, 'temperature')} on a cold road`, (c) =>
+              c.to65Seconds === undefined ? 'never' : formatTime(c.to65Seconds),
             )}
             {row('Coolant hotter by', (c) => show(c.coolantRiseK, 'temperatureDifference', 1))}
             {row('Mass with its oil', (c) => show(c.massKg, 'mass', 1))}

@@ -1,3 +1,4 @@
+import { usePreferences } from '../../preferences/preferences';
 import { useState } from 'react';
 import { useBench } from '../../bench/workbench';
 import { DocumentNumber } from '../../kit/fields';
@@ -168,6 +169,7 @@ export function DriveFields() {
 
 /** The duty as a picture that can be edited, for those kinds that have a shape. */
 export function DriveEditor() {
+  const { show } = usePreferences();
   const { duty, changeDuty } = useBench();
   const [selected, setSelected] = useState(0);
   if (duty.track) {
@@ -183,7 +185,7 @@ export function DriveEditor() {
           <Heading>The lap</Heading>
           <Muted>
             {(nodes[nodes.length - 1]?.x ?? 0) / 1000 < 10
-              ? `${((nodes[nodes.length - 1]?.x ?? 0) / 1000).toFixed(2)} km`
+              ? show((nodes[nodes.length - 1]?.x ?? 0) / 1000, 'travel', 2)
               : ''}
           </Muted>
         </Row>

@@ -199,7 +199,7 @@ export function OilFields() {
               />
             )}
             <DocumentNumber
-              label="Density at 15 °C"
+              label={`Density at ${show(15, 'temperature')}`}
               schema="OilDocument"
               field="density15"
               suffix="kg/m³"

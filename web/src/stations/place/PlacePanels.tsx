@@ -90,6 +90,7 @@ const FILES = [
 
 /** The card template, without the card. */
 export function TemplateFiles() {
+  const { show } = usePreferences();
   const { car, design } = useBench();
   const [problem, setProblem] = useState<string>();
   const load = (id: string, file: string) =>
@@ -107,7 +108,7 @@ export function TemplateFiles() {
         ))}
       </Row>
       {problem && <p role="alert">▲ {problem}</p>}
-      <Muted>Print at 100 %. Measure the bar of 300 mm before anything is cut.</Muted>
+      <Muted>Print at 100 %. Measure the bar of {show(300, 'length')} before anything is cut.</Muted>
     </>
   );
 }

@@ -1,3 +1,4 @@
+import { usePreferences } from '../../preferences/preferences';
 import styled from 'styled-components';
 import { Fold, Muted } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
@@ -57,6 +58,7 @@ function others(line: Line): string {
 
 /** The fitting chains from end to end, every joint with what seals it, and other chains that would do. */
 export function Chains({ plumbed }: { plumbed: Plumbed }) {
+  const { show } = usePreferences();
   return (
     <div>
       {plumbed.lines.map((l) => {
@@ -99,9 +101,11 @@ export function Chains({ plumbed }: { plumbed: Plumbed }) {
                       <th scope="row">{j.words}</th>
                       <td style={{ whiteSpace: 'normal', textAlign: 'left' }}>{j.seal}</td>
                       <td style={{ whiteSpace: 'normal', textAlign: 'left' }}>{j.onThread}</td>
-                      <td>{j.wrenchMm === undefined ? '–' : `${j.wrenchMm} mm`}</td>
+                      <td>{j.wrenchMm === undefined ? '–' : show(j.wrenchMm, 'length')}</td>
                       <td style={{ whiteSpace: 'normal', textAlign: 'left' }}>
-                        {j.torqueLowNm !== undefined && `${j.torqueLowNm} to ${j.torqueHighNm} N·m, or `}
+                        {j.torqueLowNm !== undefined &&
+                          j.torqueHighNm !== undefined &&
+                          `${show(j.torqueLowNm, 'torque')} to ${show(j.torqueHighNm, 'torque')}, or `}
                         {j.turn} ({j.source})
                       </td>
                     </tr>

@@ -162,7 +162,7 @@ function OneByHand(props: {
                       key={f.name}
                       label={f.label}
                       longest={f.longest}
-                      value={String(value ?? '')}
+                      value={typeof value === 'string' ? value : ''}
                       onChange={(v) => put(f.name, v)}
                     />
                   );

@@ -209,7 +209,7 @@ function Plumbed({ bay }: { bay: Schemas['BayDocument'] }) {
           {hose && (
             <Muted style={{ fontSize: 13 }}>
               Bore {show(hose.boreMm, 'length', 1)}, bends to {show(hose.bendRadiusMm, 'length')},{' '}
-              {hose.ratedBar.toFixed(0)} bar, to {show(hose.maxC, 'temperature')}; {SCHOOL[hose.family]}
+              {show(hose.ratedBar, 'pressure', 0)}, to {show(hose.maxC, 'temperature')}; {SCHOOL[hose.family]}
             </Muted>
           )}
           {differs && (

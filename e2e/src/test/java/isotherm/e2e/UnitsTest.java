@@ -1,0 +1,97 @@
+package isotherm.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import java.util.regex.MatchResult;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Whoever reads inches finds no millimetre at any station, and the other way round. */
+class UnitsTest extends Workshop {
+    private static final Pattern METRIC = unit("°C|°C/min|mm|km|km/h|kW|bar|N·m|kg|cm²|L/min");
+    private static final Pattern IMPERIAL = unit("°F|°F/min|in|mi|mph|hp|psi|lb·ft|lb|in²|gal/min|qt");
+    private static final List<String> STATIONS = List.of("Duty", "Core", "Place", "Plumb", "Prove", "Care");
+
+    /** After a figure, or alone as the unit of a field. */
+    private static Pattern unit(String symbols) {
+        return Pattern.compile("(?:(?<=\\d)[ \\u00a0]?|(?<=\\n))(" + symbols + ")(?=[\\s.,;:)–]|$)");
+    }
+
+    /** Everything that is shown or read out, folded parts too: a line a text. */
+    private String everything() {
+        page.evaluate("document.querySelectorAll('details').forEach((d) => (d.open = true))");
+        assertThat(page.getByText("Working…")).hasCount(0);
+        assertThat(page.locator("[aria-busy=true]")).hasCount(0);
+        return (String)
+                page.evaluate(
+                        """
+                        () => {
+                          const said = [''];
+                          for (const e of document.querySelectorAll('body *:not(script):not(style)')) {
+                            for (const a of ['aria-label', 'aria-valuetext', 'title']) {
+                              if (e.getAttribute(a)) said.push(e.getAttribute(a));
+                            }
+                            const own = [...e.childNodes].filter((n) => n.nodeType === 3).map((n) => n.textContent).join('');
+                            if (own.trim()) said.push(own);
+                          }
+                          return said.join('\\n');
+                        }
+                        """);
+    }
+
+    private void units(String button) {
+        button(Pattern.compile("^Units")).first().click();
+        sheet("Units").getByText(button).click();
+        button("Done").click();
+        assertThat(sheet("Units")).hasCount(0);
+    }
+
+    private static List<String> found(Pattern units, String text) {
+        return units.matcher(text)
+                .results()
+                .map(r -> around(text, r))
+                .distinct()
+                .collect(Collectors.toList());
+    }
+
+    private static String around(String text, MatchResult r) {
+        return text.substring(Math.max(0, r.start() - 40), Math.min(text.length(), r.end() + 10))
+                .replace('\n', '|');
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"corvid", "hauler", "wren"})
+    void noStationSpeaksInTheOtherSystemsUnits(String car) {
+        open(Garage.own(car));
+        for (String station : STATIONS) {
+            station(station);
+            String metric = everything();
+            assertThat(found(IMPERIAL, metric))
+                    .as(car + ", " + station + ", metric")
+                    .isEmpty();
+            units("All imperial");
+            String imperial = everything();
+            assertThat(found(METRIC, imperial))
+                    .as(car + ", " + station + ", imperial")
+                    .isEmpty();
+            assertThat(found(IMPERIAL, imperial)).as(car + ", " + station).isNotEmpty();
+            units("All metric");
+        }
+    }
+
+    @Test
+    void theCoresToBuyAreInTheReadersUnitsToo() {
+        open(Garage.own("corvid"));
+        station("Core");
+        units("All imperial");
+        button("Cores to buy…").click();
+        assertThat(page.getByRole(AriaRole.DIALOG)).isVisible();
+        assertThat(found(METRIC, everything())).isEmpty();
+    }
+}
