@@ -1,0 +1,313 @@
+package isotherm.core.findings;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import isotherm.core.airflow.Airway;
+import isotherm.core.airflow.MeasuredPressure;
+import isotherm.core.airflow.Place;
+import isotherm.core.duty.Duty;
+import isotherm.core.exchanger.Core;
+import isotherm.core.exchanger.Ports;
+import isotherm.core.findings.Finding.Topic;
+import isotherm.core.fluid.Units;
+import isotherm.core.hydraulics.OilThermostat;
+import isotherm.core.message.Message;
+import isotherm.core.message.Value;
+import isotherm.core.simulate.Car;
+import isotherm.core.simulate.DemoCars;
+import isotherm.core.simulate.Design;
+import isotherm.core.simulate.Session;
+import isotherm.core.simulate.Simulator;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What each rule says on either side of its threshold, and with which figures. */
+class EdgesTest {
+    private static final Car CAR = DemoCars.car();
+    private static final Duty TRACK = DemoCars.session(6);
+    private static final Design BASE = DemoCars.design(16, Place.LOWER_GRILLE_AHEAD);
+    private static final double EPSILON = 1e-6;
+
+    private static Optional<Finding> find(Car car, Design design, Topic topic) {
+        return Findings.of(Assessment.of(car, TRACK, design)).stream()
+                .filter(f -> f.topic() == topic)
+                .findFirst();
+    }
+
+    private static Optional<Finding> find(Design design, Topic topic) {
+        return find(CAR, design, topic);
+    }
+
+    private static Design air(UnaryOperator<Airway> change) {
+        return BASE.withAirway(change.apply(BASE.cooler().orElseThrow().airway()));
+    }
+
+    private static double peak(Design design) {
+        return Simulator.run(CAR, TRACK, design).peak();
+    }
+
+    private static Car limited(double targetK, double limitK) {
+        return new Car(
+                CAR.engine(),
+                CAR.school(),
+                CAR.oil(),
+                CAR.oilVolume(),
+                CAR.vehicle(),
+                CAR.pump(),
+                CAR.gauge(),
+                CAR.losses(),
+                CAR.coolant(),
+                CAR.factoryExchanger(),
+                CAR.sensor(),
+                new Car.Limits(Units.kelvin(60), targetK, limitK),
+                CAR.correction());
+    }
+
+    private static void chosen(Message m, String name, String choice) {
+        assertThat(m.values().get(name)).isEqualTo(new Value.Choice(choice));
+    }
+
+    private static Airway measured(Airway a) {
+        return new Airway(
+                a.place(),
+                a.cpIn(),
+                a.cpOut(),
+                a.sealing(),
+                a.shadedShare(),
+                a.openingArea(),
+                a.mesh(),
+                a.ductHeads(),
+                a.fan(),
+                Optional.of(new MeasuredPressure(300, 40)),
+                a.intakeBehind());
+    }
+
+    @Test
+    void tooHotBeginsBehindTheTargetAndFailsBehindTheLimit() {
+        double peak = peak(BASE);
+        assertThat(find(limited(peak, peak + 50), BASE, Topic.TOO_HOT)).isEmpty();
+        Finding risk = find(limited(peak - 1, peak), BASE, Topic.TOO_HOT).orElseThrow();
+        assertThat(risk.severity()).isEqualTo(Finding.Severity.RISK);
+        chosen(risk.what(), "fails", "no");
+        assertThat(risk.what().figure("over")).isEqualTo(1, within(EPSILON));
+        assertThat(risk.what().figure("bound")).isEqualTo(peak - 1, within(EPSILON));
+        Finding fails = find(limited(peak - 10, peak - 2), BASE, Topic.TOO_HOT).orElseThrow();
+        assertThat(fails.severity()).isEqualTo(Finding.Severity.FAILS);
+        chosen(fails.what(), "fails", "yes");
+        assertThat(fails.what().figure("over")).isEqualTo(2, within(EPSILON));
+        assertThat(fails.what().figure("bound")).isEqualTo(peak - 2, within(EPSILON));
+        assertThat(fails.what().figure("peak")).isEqualTo(peak, within(EPSILON));
+        assertThat(fails.why().figure("viscosity")).isEqualTo(CAR.oil().kinematicViscosity(peak));
+        chosen(fails.why(), "climbing", Simulator.run(CAR, TRACK, BASE).climbRate() > 0.5 ? "yes" : "no");
+    }
+
+    @Test
+    void littleToSpareEndsAtEightDegrees() {
+        double peak = peak(BASE);
+        Finding little =
+                find(limited(peak + 1, peak + 7.99), BASE, Topic.MARGINAL).orElseThrow();
+        assertThat(little.what().figure("spare")).isEqualTo(7.99, within(EPSILON));
+        assertThat(little.remedy().orElseThrow().label().key()).isEqualTo(Remedy.Kind.MORE_ROWS.key("label"));
+        assertThat(find(limited(peak + 1, peak + 8.01), BASE, Topic.MARGINAL)).isEmpty();
+        Finding holds = find(limited(peak + 1, peak + 8.01), BASE, Topic.HOLDS).orElseThrow();
+        Session s = Simulator.run(CAR, TRACK, BASE);
+        assertThat(holds.why().figure("peak")).isEqualTo(s.peak(), within(EPSILON));
+        assertThat(holds.why().figure("plateau")).isEqualTo(s.plateau(), within(EPSILON));
+        assertThat(holds.severity()).isEqualTo(Finding.Severity.GOOD);
+        assertThat(holds.remedy()).isEmpty();
+    }
+
+    @Test
+    void aCarWithinFiveDegreesOfItsTargetNeedsACooler() {
+        double bare = peak(Design.NO_COOLER);
+        Finding fitted =
+                find(limited(bare + 5.01, bare + 30), BASE, Topic.NOT_NEEDED).orElseThrow();
+        assertThat(fitted.severity()).isEqualTo(Finding.Severity.RISK);
+        assertThat(fitted.what().figure("peak")).isEqualTo(bare, within(EPSILON));
+        Remedy out = fitted.remedy().orElseThrow();
+        assertThat(out.design().cooler()).isEmpty();
+        assertThat(out.peakK()).isEqualTo(bare, within(EPSILON));
+        assertThat(out.effect().figure("after")).isEqualTo(bare, within(EPSILON));
+        assertThat(out.effect().figure("before")).isEqualTo(peak(BASE), within(EPSILON));
+        assertThat(find(limited(bare + 4.99, bare + 30), BASE, Topic.NOT_NEEDED))
+                .isEmpty();
+        Finding none = find(limited(bare + 5.01, bare + 30), Design.NO_COOLER, Topic.NOT_NEEDED)
+                .orElseThrow();
+        assertThat(none.severity()).isEqualTo(Finding.Severity.GOOD);
+        assertThat(none.remedy()).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0.33, false", "0.34, true"})
+    void shadeIsWorthAWordFromAThirdOn(double shade, boolean said) {
+        Optional<Finding> f = find(air(a -> a.withShade(shade)), Topic.SHADED);
+        assertThat(f.isPresent()).isEqualTo(said);
+        f.ifPresent(x -> {
+            assertThat(x.what().figure("shade")).isEqualTo(shade);
+            Design clear = air(a -> a.withShade(0.1));
+            assertThat(x.remedy().orElseThrow().design()).isEqualTo(clear);
+            assertThat(x.why().figure("gain"))
+                    .isEqualTo(peak(air(a -> a.withShade(shade))) - peak(clear), within(EPSILON));
+        });
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0.70, false", "0.69, true"})
+    void anOpeningLeaksBelowSevenTenths(double sealing, boolean said) {
+        Optional<Finding> f = find(air(a -> a.withSealing(sealing)), Topic.LEAKY);
+        assertThat(f.isPresent()).isEqualTo(said);
+        f.ifPresent(x -> {
+            assertThat(x.what().figure("sealing")).isEqualTo(sealing);
+            assertThat(x.remedy().orElseThrow().design()).isEqualTo(air(a -> a.withSealing(0.9)));
+        });
+        assertThat(find(air(a -> measured(a.withSealing(sealing))), Topic.LEAKY))
+                .as("it was measured")
+                .isEmpty();
+    }
+
+    @Test
+    void theWayOutIsAskedForWhereItWasNotMeasured() {
+        Design closed = DemoCars.design(16, Place.FRONT_CORNER_CLOSED);
+        Finding f = find(closed, Topic.NO_WAY_OUT).orElseThrow();
+        Airway a = closed.cooler().orElseThrow().airway();
+        assertThat(f.what().figure("pressure")).isEqualTo(a.cpOut());
+        assertThat(f.remedy()
+                        .orElseThrow()
+                        .design()
+                        .cooler()
+                        .orElseThrow()
+                        .airway()
+                        .place())
+                .isEqualTo(Place.FRONT_CORNER_VENTED);
+        assertThat(find(closed.withAirway(measured(a)), Topic.NO_WAY_OUT)).isEmpty();
+        assertThat(find(DemoCars.design(16, Place.FRONT_CORNER_VENTED), Topic.NO_WAY_OUT))
+                .isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"99.9, false, no", "100.1, true, no", "114.9, true, no", "115, true, yes"})
+    void aThermostatOpensFifteenDegreesUnderTheTargetOrEarlier(double opens, boolean said, String above) {
+        Design d = BASE.withThermostat(Optional.of(OilThermostat.opening(Units.kelvin(opens))));
+        Optional<Finding> f = find(d, Topic.THERMOSTAT_HIGH);
+        assertThat(f.isPresent()).isEqualTo(said);
+        f.ifPresent(x -> {
+            chosen(x.what(), "above", above);
+            assertThat(x.what().figure("opens")).isEqualTo(Units.kelvin(opens), within(EPSILON));
+            assertThat(x.what().figure("target")).isEqualTo(Units.kelvin(115), within(EPSILON));
+            assertThat(x.remedy().orElseThrow().label().figure("opens")).isEqualTo(Units.kelvin(95), within(EPSILON));
+        });
+    }
+
+    @Test
+    void oneThermostatIsRecommendedEverywhere() {
+        Design free = BASE.withThermostat(Optional.empty());
+        double asked = find(free, Topic.NO_THERMOSTAT)
+                .orElseThrow()
+                .remedy()
+                .orElseThrow()
+                .label()
+                .figure("opens");
+        assertThat(asked).isEqualTo(Units.kelvin(95), within(EPSILON));
+        OilThermostat first = find(limited(Units.kelvin(115), Units.kelvin(130)), Design.NO_COOLER, Topic.TOO_HOT)
+                .flatMap(Finding::remedy)
+                .flatMap(r -> r.design().cooler())
+                .flatMap(c -> c.loop().thermostat())
+                .orElseThrow();
+        assertThat(first.opensK()).isEqualTo(asked, within(EPSILON));
+    }
+
+    @Test
+    void withoutAThermostatTheColdRoadIsWhatTheRemedyIsFor() {
+        Design free = BASE.withThermostat(Optional.empty());
+        Finding f = find(free, Topic.NO_THERMOSTAT).orElseThrow();
+        Session road = Assessment.road(CAR, TRACK, free);
+        assertThat(f.remedy().orElseThrow().effect().key()).isEqualTo(Remedy.Effect.COLD_ROAD.key("text"));
+        assertThat(f.remedy().orElseThrow().effect().figure("before"))
+                .isEqualTo(road.oil()[road.oil().length - 1], within(EPSILON));
+        Session after = Assessment.road(CAR, TRACK, f.remedy().orElseThrow().design());
+        assertThat(f.remedy().orElseThrow().effect().figure("after"))
+                .isEqualTo(after.oil()[after.oil().length - 1], within(EPSILON));
+        double warm = road.timeTo(Units.kelvin(65));
+        chosen(f.what(), "warms", Double.isFinite(warm) ? "yes" : "no");
+        assertThat(f.what().figure("time")).isEqualTo(Double.isFinite(warm) ? warm : 0, within(EPSILON));
+        assertThat(find(BASE, Topic.NO_THERMOSTAT)).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1, NOTE, no", "2, RISK, yes"})
+    void trappedAirIsWorseInADoublePass(int passes, Finding.Severity severity, String twice) {
+        Core c = BASE.cooler().orElseThrow().core();
+        Core down =
+                new Core(c.construction(), c.rows(), c.width(), c.depth(), passes, c.finish(), Ports.DOWN, c.detail());
+        Finding f = find(BASE.withCore(down), Topic.AIR_TRAPPED).orElseThrow();
+        assertThat(f.severity()).isEqualTo(severity);
+        chosen(f.why(), "twice", twice);
+        assertThat(f.what().figure("volume")).isEqualTo(down.holdUp());
+        assertThat(f.remedy()
+                        .orElseThrow()
+                        .design()
+                        .cooler()
+                        .orElseThrow()
+                        .core()
+                        .ports())
+                .isEqualTo(Ports.UP);
+        assertThat(find(BASE, Topic.AIR_TRAPPED)).isEmpty();
+    }
+
+    @Test
+    void aFanIsOfferedOnlyWhereItIsEnough() {
+        double still = peak(BASE);
+        Design fanned = BASE.withAirway(
+                BASE.cooler().orElseThrow().airway().withFan(Optional.of(isotherm.core.airflow.Fan.TYPICAL)));
+        double moved = peak(fanned);
+        if (still - moved > 2) {
+            Finding f = find(limited(moved + 0.1, moved + 60), BASE, Topic.FAN).orElseThrow();
+            assertThat(f.what().figure("gain")).isEqualTo(still - moved, within(EPSILON));
+        }
+        assertThat(find(limited(moved - 0.1, moved + 60), BASE, Topic.FAN))
+                .as("not enough")
+                .isEmpty();
+        assertThat(find(limited(still + 1, still + 60), BASE, Topic.FAN))
+                .as("not needed")
+                .isEmpty();
+        assertThat(find(limited(moved + 0.1, moved + 60), fanned, Topic.FAN))
+                .as("there already")
+                .isEmpty();
+    }
+
+    @Test
+    void moreRowsAreSatedBelowOneDegree() {
+        Design many = DemoCars.design(44, Place.LOWER_GRILLE_AHEAD);
+        double now = peak(many);
+        int more = 44 + 11;
+        double gain =
+                now - peak(many.withCore(many.cooler().orElseThrow().core().withRows(more)));
+        Car easy = limited(now + 0.5, now + 40);
+        Optional<Finding> f = find(easy, many, Topic.ROWS_SATED);
+        assertThat(f.isPresent()).isEqualTo(gain < 1);
+        f.ifPresent(x -> {
+            assertThat(x.what().figure("gain")).isEqualTo(gain, within(EPSILON));
+            assertThat(x.what().values().get("rows")).isEqualTo(new Value.Count(11));
+            x.remedy().ifPresent(r -> {
+                assertThat(r.peakK()).isLessThanOrEqualTo(now + 0.5);
+                assertThat(r.effect().figure("after")).isLessThan(r.effect().figure("before"));
+            });
+        });
+        assertThat(find(limited(now - 1, now + 40), many, Topic.ROWS_SATED))
+                .as("it is too hot")
+                .isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"SUMP, false", "PLATE_INLET, false", "PLATE_OUTLET, true", "GALLERY, true"})
+    void aSensorBehindTheCoolerMisleads(Car.SensorPlace place, boolean said) {
+        Optional<Finding> f = find(CAR.withSensor(place), BASE, Topic.SENSOR);
+        assertThat(f.isPresent()).isEqualTo(said);
+        f.ifPresent(x -> assertThat(x.what().figure("less")).isPositive());
+        assertThat(find(CAR.withSensor(place), Design.NO_COOLER, Topic.SENSOR)).isEmpty();
+    }
+}
