@@ -1,3 +1,4 @@
+import { loopLossBar } from '../loopLoss';
 import { useQueries } from '@tanstack/react-query';
 import styled from 'styled-components';
 import { type OutcomeDocument } from '../../api/client';
@@ -47,7 +48,11 @@ const FIGURES: readonly Figure[] = [
     of: (o) => (o.road.to65Seconds === undefined ? undefined : o.road.to65Seconds / 60),
   },
   { name: 'Gallery pressure at the end', quantity: 'pressure', of: (o) => o.circuit.galleryBar },
-  { name: 'Loss in the loop', quantity: 'pressure', of: (o) => o.circuit.losses.reduce((s, l) => s + l.pa, 0) / 1e5 },
+  {
+    name: 'Loss in the loop, maximum engine speed',
+    quantity: 'pressure',
+    of: (o) => loopLossBar(o.circuit.points),
+  },
   { name: 'Added oil', quantity: 'volume', of: (o) => o.circuit.addedOilL },
   { name: 'Heat of the core at the end', quantity: 'heat', of: (o) => o.core?.heatKw },
   { name: 'Mass of the core', quantity: 'mass', digits: 1, of: (o) => o.core?.massKg },

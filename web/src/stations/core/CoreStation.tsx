@@ -1,3 +1,4 @@
+import { loopLossBar } from '../loopLoss';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { type CoolerDocument } from '../../api/client';
@@ -278,8 +279,8 @@ export function CoreStation() {
                 <dd>{show(outcome.circuit.galleryBar, 'pressure')}</dd>
               </div>
               <div>
-                <dt>Loss in the loop</dt>
-                <dd>{show(outcome.circuit.losses.reduce((sum, l) => sum + l.pa, 0) / 1e5, 'pressure')}</dd>
+                <dt>Loss in the loop, maximum engine speed</dt>
+                <dd>{show(loopLossBar(outcome.circuit.points), 'pressure')}</dd>
               </div>
               <div>
                 <dt>Added oil</dt>

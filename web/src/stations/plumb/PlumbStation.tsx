@@ -1,3 +1,4 @@
+import { loopLossBar } from '../loopLoss';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
@@ -288,7 +289,7 @@ function Plumbed({ bay }: { bay: Schemas['BayDocument'] }) {
                   <>
                     <Heading>
                       Where the oil’s pressure goes at the highest speed, hot:{' '}
-                      {show(figures.losses.reduce((sum, l) => sum + l.pa, 0) / 1e5, 'pressure')}
+                      {show(loopLossBar(figures.points), 'pressure')}
                     </Heading>
                     <PressureBar
                       losses={figures.losses}

@@ -7,14 +7,13 @@ import isotherm.core.duty.CruiseDuty;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
 import isotherm.core.duty.Weather;
-import isotherm.core.exchanger.CoreModel;
-import isotherm.core.exchanger.OilState;
 import isotherm.core.fluid.Units;
 import isotherm.core.hydraulics.CoolerLoop;
 import isotherm.core.hydraulics.Hose;
 import isotherm.core.hydraulics.OilThermostat;
 import isotherm.core.simulate.Car;
 import isotherm.core.simulate.Design;
+import isotherm.core.simulate.PressureCheck;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
 import java.util.ArrayList;
@@ -240,15 +239,11 @@ public final class DesignSearch {
                     duty.start().coolantK());
             Session cold = Simulator.run(car, coldRoad, design);
             Design.Cooler c = design.cooler().orElseThrow();
-            OilState hot = OilState.of(design.oil().orElse(car.oil()), s.peak());
-            CoreModel model = new CoreModel(c.core());
-            double loss =
-                    c.loop().pressureDrop(model, car.pump().flow(car.engine().maxRpm()) * hot.density(), hot);
             return new Candidate(
                     part,
                     design,
                     s.peak(),
-                    loss,
+                    PressureCheck.loopLoss(car, design, s.peak()),
                     Math.max(0, s.peakCoolant() - bareCoolant),
                     cold.timeTo(WARM_ENOUGH_K),
                     part.price(),

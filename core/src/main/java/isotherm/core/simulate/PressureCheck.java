@@ -124,6 +124,28 @@ public record PressureCheck(List<Point> points, double primeSeconds, double drai
                 volume);
     }
 
+    /**
+     * The one figure that stands for a loop's loss on every screen.
+     *
+     * @param car the car
+     * @param design a design with a cooler
+     * @param hotK hot oil, K: the peak of its duty
+     * @return pressure loss of the loop at the highest engine speed, Pa, with what the relief valve lets by
+     */
+    public static double loopLoss(Car car, Design design, double hotK) {
+        OilCircuit circuit = new OilCircuit(car.oil(), car.pump(), car.gauge())
+                .with(design.oil().orElse(car.oil()));
+        return point(
+                        circuit,
+                        design,
+                        design.cooler().map(c -> new CoreModel(c.core())),
+                        Kind.HOT_HIGHEST_SPEED,
+                        car.engine().maxRpm(),
+                        hotK,
+                        0)
+                .loop();
+    }
+
     private static Point point(
             OilCircuit circuit,
             Design design,
