@@ -3,6 +3,7 @@ import { useTheme } from 'styled-components';
 import type { Schemas } from '../api/client';
 import { usePreferences } from '../preferences/preferences';
 import { Picture } from '../kit/layout';
+import { quantities } from '../units/units';
 import { lines } from './LogPicture';
 import { useWidth } from './useWidth';
 
@@ -13,7 +14,9 @@ const FOOT = 34;
 /** The mean laps before and after over each other, by the share of their way: speed, and rise over the air per heat. */
 export function LapsPicture({ laps, height }: { laps: Schemas['MeanLaps']; height: number }) {
   const theme = useTheme();
-  const { show } = usePreferences();
+  const { show, units } = usePreferences();
+  const rise = quantities.temperatureDifference[units.temperatureDifference];
+  const heat = quantities.heat[units.heat];
   const [ref, width] = useWidth();
   const n = laps.speedBeforeKmh.length;
   const share = Array.from({ length: n }, (_, i) => (i + 0.5) / n);
@@ -21,12 +24,12 @@ export function LapsPicture({ laps, height }: { laps: Schemas['MeanLaps']; heigh
   const room = height - FOOT;
   const bands = [
     {
-      name: 'Rise over the air per heat, °C/kW',
+      name: `Rise over the air per heat, ${rise.symbol}/${heat.symbol}`,
       before: laps.riseBeforeKPerKw as (number | null)[],
       after: laps.riseAfterKPerKw as (number | null)[],
       top: 18,
       bottom: room * 0.6,
-      text: (v: number) => v.toFixed(1),
+      text: (v: number) => ((v * rise.factor) / heat.factor).toFixed(1),
     },
     {
       name: 'Road speed',

@@ -1,6 +1,6 @@
 import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { ThemeProvider } from 'styled-components';
-import { formatNumber, metric, symbol, type Quantity, type UnitChoice } from '../units/units';
+import { formatFigure, metric, type Quantity, type UnitChoice } from '../units/units';
 import { paperUnits, say, type Message } from '../words/words';
 import { dark, light } from './theme';
 
@@ -9,7 +9,7 @@ export interface Preferences {
   setUnit(quantity: Quantity, choice: 0 | 1): void;
   readonly themeName: 'light' | 'dark';
   setTheme(name: 'light' | 'dark'): void;
-  /** A value with its unit. */
+  /** A value with its unit; the digits, where they are given, are those of the metric unit. */
   show(base: number, quantity: Quantity, digits?: number): string;
   /** What the rules say, in words. */
   say(message: Message): string;
@@ -44,8 +44,7 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
       setUnit: (quantity, choice) => setState((s) => ({ ...s, units: { ...s.units, [quantity]: choice } })),
       themeName: state.theme,
       setTheme: (theme) => setState((s) => ({ ...s, theme })),
-      show: (base, quantity, digits) =>
-        `${formatNumber(base, quantity, state.units[quantity], digits)} ${symbol(quantity, state.units[quantity])}`,
+      show: (base, quantity, digits) => formatFigure(base, quantity, state.units[quantity], digits),
       say: (message) => say(message, state.units),
       paper: paperUnits(state.units),
     }),

@@ -20,8 +20,8 @@ class UnitsTest extends Workshop {
 
     /** After a figure, or alone as the unit of a field. */
     private static Pattern unit(String symbols) {
-        return Pattern.compile(
-                "(?<=\\d)[ \\u00a0]?(" + symbols + ")(?=[\\s.,;:)–]|$)|(?<=\\n)(" + symbols + ")(?=\\n|$)");
+        return Pattern.compile("(?<=\\d)[ \\u00a0]?(" + symbols + ")(?=[\\s.,;:)–]|$)|, (" + symbols + ")/|(?<=\\n)("
+                + symbols + ")(?=\\n|$)");
     }
 
     /** Everything that is shown or read out, folded parts too: a line a text. */

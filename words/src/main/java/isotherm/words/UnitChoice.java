@@ -2,7 +2,9 @@ package isotherm.words;
 
 import isotherm.core.message.Measure;
 import isotherm.core.message.Unit;
+import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * The units that a reader wants.
@@ -15,9 +17,9 @@ public record UnitChoice(Set<Measure> imperial) {
     /** Everything imperial. */
     public static final UnitChoice IMPERIAL = new UnitChoice(Set.of(Measure.values()));
 
-    /** Defensive copy. */
+    /** Defensive copy; what an address names without naming a measure counts for nothing. */
     public UnitChoice {
-        imperial = Set.copyOf(imperial);
+        imperial = imperial.stream().filter(Objects::nonNull).collect(Collectors.toUnmodifiableSet());
     }
 
     /**

@@ -73,7 +73,7 @@ public final class ProofFiles {
             }
             document.add(fair(a, speech));
             if (a.laps() != null) {
-                document.add(chart(writer, a.laps()));
+                document.add(chart(writer, a.laps(), speech));
             }
             document.add(read(q, before, after, a.figures(), speech));
             document.add(model(a, speech));
@@ -173,7 +173,7 @@ public final class ProofFiles {
     }
 
     /** The rise of the oil over the mean lap, before thin and after thick. */
-    private static Image chart(PdfWriter writer, Proof.MeanLaps laps) {
+    private static Image chart(PdfWriter writer, Proof.MeanLaps laps, Speech speech) {
         PdfTemplate t = writer.getDirectContent().createTemplate(CHART_WIDTH, CHART_HEIGHT);
         double least = Stream.concat(laps.riseBeforeKPerKw().stream(), laps.riseAfterKPerKw().stream())
                 .filter(Objects::nonNull)
@@ -193,9 +193,25 @@ public final class ProofFiles {
         t.stroke();
         line(t, laps.riseBeforeKPerKw(), low, high, 0.6f, "before");
         line(t, laps.riseAfterKPerKw(), low, high, 1.6f, "after");
-        words(t, LEFT - 4, BOTTOM + HIGH - TOP, Element.ALIGN_RIGHT, String.format(Locale.ROOT, "%.1f", high));
-        words(t, LEFT - 4, BOTTOM, Element.ALIGN_RIGHT, String.format(Locale.ROOT, "%.1f", low));
-        words(t, LEFT, 4, Element.ALIGN_LEFT, "start of the mean lap: rise of the oil over the air per heat, °C/kW");
+        words(
+                t,
+                LEFT - 4,
+                BOTTOM + HIGH - TOP,
+                Element.ALIGN_RIGHT,
+                speech.ratio(high, Measure.TEMPERATURE_DIFFERENCE, Measure.HEAT));
+        words(
+                t,
+                LEFT - 4,
+                BOTTOM,
+                Element.ALIGN_RIGHT,
+                speech.ratio(low, Measure.TEMPERATURE_DIFFERENCE, Measure.HEAT));
+        words(
+                t,
+                LEFT,
+                4,
+                Element.ALIGN_LEFT,
+                "start of the mean lap: rise of the oil over the air per heat, "
+                        + speech.unit(Measure.TEMPERATURE_DIFFERENCE) + "/" + speech.unit(Measure.HEAT));
         words(t, LEFT + WIDE, 4, Element.ALIGN_RIGHT, "end");
         try {
             Image image = Image.getInstance(t);

@@ -8,6 +8,7 @@ import isotherm.words.Figures;
 import isotherm.words.UnitChoice;
 import isotherm.words.Words;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 
 /** Words and units of a paper, as its reader wants them. */
@@ -52,6 +53,15 @@ public final class Speech {
     /** Without its unit. */
     String number(Measure measure, double metric, int digits) {
         return figures.number(measure, measure.metric().toSi(metric), digits);
+    }
+
+    /** One measure for each of another, given in metric units, without its unit. */
+    String ratio(double metric, Measure above, Measure below) {
+        double scale = units.unit(above).factor()
+                / above.metric().factor()
+                * below.metric().factor()
+                / units.unit(below).factor();
+        return String.format(Locale.ROOT, "%.1f", metric * scale);
     }
 
     String unit(Measure measure) {

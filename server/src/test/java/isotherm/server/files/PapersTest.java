@@ -27,8 +27,9 @@ class PapersTest {
     private static final JsonMapper JSON = new JsonMapper();
     private static final String ALL_IMPERIAL =
             "?imperial=" + Arrays.stream(Measure.values()).map(Enum::name).collect(Collectors.joining(","));
-    private static final Pattern METRIC = Pattern.compile("\\d[\\s\\u00a0]?(°C|mm|bar|kW|N·m|km|km/h)(?![\\w/])");
-    private static final Pattern IMPERIAL = Pattern.compile("\\d[\\s\\u00a0]?(°F|in|psi|hp|lb·ft|mi|mph|qt)(?![\\w/])");
+    private static final Pattern METRIC = Pattern.compile("\\d[\\s\\u00a0]?(°C|mm|bar|kW|N·m|km|km/h)(?![\\w/])|°C/kW");
+    private static final Pattern IMPERIAL =
+            Pattern.compile("\\d[\\s\\u00a0]?(°F|in|psi|hp|lb·ft|mi|mph|qt)(?![\\w/])|°F/hp");
 
     private static RunningServer server;
     private static Wren wren;
@@ -84,6 +85,12 @@ class PapersTest {
         assertThat(server.send("GET", build + "/sheet.pdf?imperial=FURLONGS", null)
                         .statusCode())
                 .isEqualTo(400);
+        for (String nothing : new String[] {"%00", "", ","}) {
+            assertThat(server.send("GET", build + "/sheet.pdf?imperial=" + nothing, null)
+                            .statusCode())
+                    .as(nothing)
+                    .isEqualTo(200);
+        }
     }
 
     @Test
