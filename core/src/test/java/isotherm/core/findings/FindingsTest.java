@@ -266,20 +266,7 @@ class FindingsTest {
     }
 
     private static Car limited(double targetC, double limitC) {
-        return new Car(
-                CAR.engine(),
-                CAR.school(),
-                CAR.oil(),
-                CAR.oilVolume(),
-                CAR.vehicle(),
-                CAR.pump(),
-                CAR.gauge(),
-                CAR.losses(),
-                CAR.coolant(),
-                CAR.factoryExchanger(),
-                CAR.sensor(),
-                new Car.Limits(Units.kelvin(80), Units.kelvin(targetC), Units.kelvin(limitC)),
-                CAR.correction());
+        return EdgesTest.limited(Units.kelvin(targetC), Units.kelvin(limitC));
     }
 
     private static List<Finding> findings(Car car, Duty duty, Design design) {
