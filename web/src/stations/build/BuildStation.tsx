@@ -12,7 +12,7 @@ import { Gauges } from './Gauges';
 import { when } from './StepCard';
 import { useLive } from './useLive';
 import { useSheet, type BuildView } from './useSheet';
-import { STAGES } from './stages';
+import { word } from '../../words/words';
 import { Worked } from './Worked';
 
 type Summary = Schemas['BuildSummary'];
@@ -189,7 +189,7 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
                     document.getElementById(`stage-${stage}`)?.scrollIntoView({ behavior: 'smooth' });
                   }}
                 >
-                  <span>{STAGES[stage]}</span>
+                  <span>{word('stage', stage)}</span>
                   <span>
                     {done} / {steps.length}
                   </span>

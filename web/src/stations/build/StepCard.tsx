@@ -105,7 +105,7 @@ export function StepCard(props: {
   turn: boolean;
 }) {
   const { buildId, step, state, sheet, mayWrite, turn } = props;
-  const { show } = usePreferences();
+  const { say, show } = usePreferences();
   const [asked, setAsked] = useState<boolean>();
   const open = asked ?? turn;
   const card = useRef<HTMLLIElement>(null);
@@ -189,7 +189,7 @@ export function StepCard(props: {
                 mayStart={mayWrite}
               />
             )}
-            {!done && refusal && <p>✕ {refusal}</p>}
+            {!done && refusal && <p>✕ {say(refusal)}</p>}
             <Notes buildId={buildId} step={step} state={state} sheet={sheet} mayWrite={mayWrite} waiting={mine} />
           </div>
         )}

@@ -4,7 +4,8 @@ import { usePreferences } from '../../preferences/preferences';
 import { AskName, Button, Heading, Muted, Row, TextEntry } from '../../kit/kit';
 import { isDone, StepCard, when } from './StepCard';
 import { type BuildView, type Sheet } from './useSheet';
-import { GateState, STAGES } from './stages';
+import { word } from '../../words/words';
+import type { GateState } from './stages';
 
 const Steps = styled.ol`
   list-style: none;
@@ -67,8 +68,8 @@ export function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean
       )}
       {!mayWrite && <p style={{ margin: 0 }}>▲ Say who works, on the left: every entry carries a name.</p>}
       {stages.map((stage) => (
-        <section key={stage} id={`stage-${stage}`} aria-label={STAGES[stage]}>
-          <Heading>{STAGES[stage]}</Heading>
+        <section key={stage} id={`stage-${stage}`} aria-label={word('stage', stage)}>
+          <Heading>{word('stage', stage)}</Heading>
           <Steps>
             {build.steps
               .filter((s) => s.stage === stage)
@@ -108,17 +109,19 @@ export function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean
 function Gate(props: { gate: GateState; view: BuildView; sheet: Sheet; mayWrite: boolean }) {
   const { gate, view, sheet, mayWrite } = props;
   const [asked, setAsked] = useState(false);
+  const { say } = usePreferences();
+  const shut = say(gate.words);
   const name = (id: string) => view.build.steps.find((s) => s.id === id)?.what ?? id;
   return (
-    <GateCard role="group" aria-label={gate.words}>
+    <GateCard role="group" aria-label={shut}>
       {gate.override ? (
         <p style={{ margin: 0 }}>
-          ▲ {gate.words}: passed all the same by {gate.override.who}, {when(gate.override.at)}: “{gate.override.text}”
+          ▲ {shut}: passed all the same by {gate.override.who}, {when(gate.override.at)}: “{gate.override.text}”
         </p>
       ) : (
         <>
           <p>
-            <strong>✕ {gate.words}.</strong> First:
+            <strong>✕ {shut}.</strong> First:
           </p>
           <ul>
             {gate.missing.map((id) => (
@@ -132,7 +135,7 @@ function Gate(props: { gate: GateState; view: BuildView; sheet: Sheet; mayWrite:
       )}
       {asked && (
         <AskName
-          title={gate.words}
+          title={shut}
           text="▲ This gate keeps an engine from running without oil, or a leak from hiding behind a bumper. Your reason stays on the sheet with your name."
           label="Reason"
           value=""

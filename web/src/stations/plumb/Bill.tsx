@@ -3,8 +3,13 @@ import type { Schemas } from '../../api/client';
 import { useBench } from '../../bench/workbench';
 import { Button, Fold, Muted, Row, Toggle } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
+import { usePreferences } from '../../preferences/preferences';
+import { quantityOf } from '../../words/words';
 import { download } from '../../bench/download';
 import type { Plumbed } from './usePlumbing';
+
+/** Hose and oil are sold in halves of a metre and of a litre. */
+const SOLD_DIGITS = 1;
 
 const GROUPS: Record<Schemas['Bill']['group'], string> = { PARTS: 'Parts', CONSUMABLES: 'Used up', TOOLS: 'Tools' };
 
@@ -12,11 +17,12 @@ const GROUPS: Record<Schemas['Bill']['group'], string> = { PARTS: 'Parts', CONSU
 export function Bill(props: { plumbed: Plumbed; have: readonly string[]; onHave: (have: string[]) => void }) {
   const { plumbed, have, onHave } = props;
   const { car, duty, design } = useBench();
+  const { say, show, paper } = usePreferences();
   const [problem, setProblem] = useState<string>();
   const lines = plumbed.bill.map((b) => ({ ...b, have: have.includes(b.key) }));
   const toBuy = lines.filter((b) => !b.have).reduce((sum, b) => sum + b.quantity * b.each, 0);
   const file = (name: string) =>
-    download(`/api/plumb/${name}`, { car, duty, design }, name).then(
+    download(`/api/plumb/${name}${paper}`, { car, duty, design }, name).then(
       () => setProblem(undefined),
       (e: Error) => setProblem(e.message),
     );
@@ -38,14 +44,12 @@ export function Bill(props: { plumbed: Plumbed; have: readonly string[]; onHave:
         </thead>
         <tbody>
           {lines.map((b) => (
-            <tr key={`${b.group}${b.key}${b.what}`} style={b.have ? { textDecoration: 'line-through' } : undefined}>
+            <tr key={`${b.group}${b.key}${b.what.key}`} style={b.have ? { textDecoration: 'line-through' } : undefined}>
               <th scope="row">
-                {GROUPS[b.group]}: {b.what}
+                {GROUPS[b.group]}: {say(b.what)}
                 {b.number && `, ${b.number}`}
               </th>
-              <td>
-                {b.quantity} {b.unit}
-              </td>
+              <td>{b.measure ? show(b.quantity, quantityOf(b.measure), SOLD_DIGITS) : `${b.quantity} pcs`}</td>
               <td>{b.each > 0 ? (b.quantity * b.each).toFixed(2) : '–'}</td>
               <td>
                 <Toggle

@@ -46,8 +46,8 @@ function others(line: Line): string {
   const drawn = line.chain.map((c) => c.number.split(' ').pop());
   const better = new Map<string, string[]>();
   for (const a of line.alternatives) {
-    if (a.words.split(', then ').some((n) => !drawn.includes(n)) && !a.words.startsWith('none')) {
-      const key = `${a.end}: ${a.words}, ${a.price.toFixed(0)}`;
+    if (a.adaptors.some((n) => !drawn.includes(n))) {
+      const key = `${a.end}: ${a.adaptors.join(', then ')}, ${a.price.toFixed(0)}`;
       better.set(key, [...(better.get(key) ?? []), WISHES[a.wish]]);
     }
   }

@@ -1,9 +1,9 @@
 package isotherm.bench;
 
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.TrackDuty;
-import isotherm.core.simulate.Car;
-import isotherm.core.simulate.Design;
 import isotherm.core.simulate.SessionEquations;
 import isotherm.core.simulate.Simulator;
 import org.hipparchus.ode.ODEState;

@@ -180,28 +180,28 @@ public record CareBook(List<Task> tasks, LocalDate built, OptionalDouble builtAt
      * @param entry something that is to be written
      * @return why it cannot be; empty when it can
      */
-    public Optional<String> refusal(CareEntry entry) {
+    public Optional<Message> refusal(CareEntry entry) {
         return switch (entry.kind()) {
             case DONE ->
                 tasks.stream().noneMatch(t -> t.id().equals(entry.on()))
-                        ? Optional.of("There is no such task")
+                        ? Optional.of(CareRefusal.NO_SUCH_TASK.say("text"))
                         : Optional.empty();
             case HAPPENED ->
                 List.of(Task.Happening.values()).stream()
                                 .noneMatch(h -> h.name().equals(entry.on()))
-                        ? Optional.of("Unknown event type")
+                        ? Optional.of(CareRefusal.UNKNOWN_EVENT.say("text"))
                         : Optional.empty();
             case DRIVEN ->
                 entry.odometer().isEmpty() && entry.oilHours().isEmpty()
-                        ? Optional.of("Give the odometer, or the hours of the oil")
+                        ? Optional.of(CareRefusal.NOTHING_DRIVEN.say("text"))
                         : Optional.empty();
             case OIL_ANALYSIS, DASH, LAPS ->
-                entry.text().isBlank() ? Optional.of("Say what was read") : Optional.empty();
+                entry.text().isBlank() ? Optional.of(CareRefusal.NOTHING_READ.say("text")) : Optional.empty();
             case STRUCK ->
                 entry.text().isBlank()
-                        ? Optional.of("Say why the entry does not count")
+                        ? Optional.of(CareRefusal.REASON_EMPTY.say("text"))
                         : counting().stream().noneMatch(e -> e.id().toString().equals(entry.on()))
-                                ? Optional.of("There is no such entry that counts")
+                                ? Optional.of(CareRefusal.NO_SUCH_ENTRY.say("text"))
                                 : Optional.empty();
         };
     }

@@ -1,14 +1,14 @@
 package isotherm.core.catalogue;
 
 import isotherm.core.fluid.Units;
-import isotherm.core.plumb.Adaptor;
-import isotherm.core.plumb.End;
-import isotherm.core.plumb.HoseEnd;
-import isotherm.core.plumb.HoseType;
-import isotherm.core.plumb.HoseType.Family;
-import isotherm.core.plumb.Joint;
-import isotherm.core.plumb.Parts;
-import isotherm.core.plumb.Takeoff;
+import isotherm.core.parts.Adaptor;
+import isotherm.core.parts.End;
+import isotherm.core.parts.HoseEnd;
+import isotherm.core.parts.HoseType;
+import isotherm.core.parts.HoseType.Family;
+import isotherm.core.parts.Joint;
+import isotherm.core.parts.Parts;
+import isotherm.core.parts.Takeoff;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

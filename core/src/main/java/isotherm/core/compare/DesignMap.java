@@ -2,14 +2,14 @@ package isotherm.core.compare;
 
 import isotherm.core.airflow.Airway;
 import isotherm.core.airflow.Fan;
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.duty.ClimbDuty;
 import isotherm.core.duty.CruiseDuty;
 import isotherm.core.duty.Duty;
 import isotherm.core.duty.Weather;
 import isotherm.core.exchanger.Core;
 import isotherm.core.hydraulics.OilThermostat;
-import isotherm.core.simulate.Car;
-import isotherm.core.simulate.Design;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
 import java.util.Optional;

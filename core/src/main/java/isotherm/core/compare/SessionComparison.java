@@ -1,13 +1,13 @@
 package isotherm.core.compare;
 
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
 import isotherm.core.duty.Weather;
 import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
 import isotherm.core.message.MessageTopic;
-import isotherm.core.simulate.Car;
-import isotherm.core.simulate.Design;
 import isotherm.core.simulate.Simulator;
 import java.util.ArrayList;
 import java.util.Arrays;

@@ -1,11 +1,11 @@
 package isotherm.core.findings;
 
+import isotherm.core.car.Design;
 import isotherm.core.exchanger.Core;
 import isotherm.core.exchanger.Ports;
 import isotherm.core.findings.Finding.Severity;
 import isotherm.core.findings.Finding.Topic;
 import isotherm.core.message.Measure;
-import isotherm.core.simulate.Design;
 import java.util.List;
 
 /** Ports down keep air in the core. */

@@ -1,5 +1,7 @@
 package isotherm.core.findings;
 
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.duty.CruiseDuty;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
@@ -7,8 +9,6 @@ import isotherm.core.duty.LogDuty;
 import isotherm.core.duty.TrackDuty;
 import isotherm.core.duty.Weather;
 import isotherm.core.fluid.Units;
-import isotherm.core.simulate.Car;
-import isotherm.core.simulate.Design;
 import isotherm.core.simulate.OperatingPoint;
 import isotherm.core.simulate.PressureCheck;
 import isotherm.core.simulate.Session;

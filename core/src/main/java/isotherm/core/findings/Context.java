@@ -1,12 +1,12 @@
 package isotherm.core.findings;
 
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.exchanger.Core;
 import isotherm.core.fluid.Oil;
 import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
-import isotherm.core.simulate.Car;
-import isotherm.core.simulate.Design;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
 import java.util.Comparator;

@@ -1,10 +1,10 @@
 package isotherm.core.findings;
 
 import isotherm.core.airflow.Place;
+import isotherm.core.car.Design;
 import isotherm.core.findings.Finding.Severity;
 import isotherm.core.findings.Finding.Topic;
 import isotherm.core.message.Measure;
-import isotherm.core.simulate.Design;
 import java.util.List;
 import java.util.Optional;
 

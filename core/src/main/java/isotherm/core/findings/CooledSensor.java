@@ -1,9 +1,9 @@
 package isotherm.core.findings;
 
+import isotherm.core.car.Car;
 import isotherm.core.findings.Finding.Severity;
 import isotherm.core.findings.Finding.Topic;
 import isotherm.core.message.Measure;
-import isotherm.core.simulate.Car;
 import isotherm.core.simulate.Session;
 import java.util.List;
 

@@ -1,11 +1,11 @@
 package isotherm.core.findings;
 
+import isotherm.core.car.Design;
 import isotherm.core.findings.Finding.Severity;
 import isotherm.core.findings.Finding.Topic;
 import isotherm.core.hydraulics.CoolerLoop;
 import isotherm.core.hydraulics.Hose;
 import isotherm.core.message.Measure;
-import isotherm.core.simulate.Design;
 import isotherm.core.simulate.PressureCheck;
 import java.util.List;
 import java.util.Optional;

@@ -1,9 +1,9 @@
 package isotherm.core.findings;
 
+import isotherm.core.car.Design;
 import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
 import isotherm.core.message.MessageTopic;
-import isotherm.core.simulate.Design;
 import java.util.List;
 
 /**

@@ -1,9 +1,9 @@
 package isotherm.core.findings;
 
+import isotherm.core.car.Design;
 import isotherm.core.findings.Finding.Severity;
 import isotherm.core.findings.Finding.Topic;
 import isotherm.core.message.Measure;
-import isotherm.core.simulate.Design;
 import java.util.List;
 
 /** Something stands before the core. */

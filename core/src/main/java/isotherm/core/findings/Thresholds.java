@@ -1,8 +1,8 @@
 package isotherm.core.findings;
 
+import isotherm.core.car.Car;
 import isotherm.core.fluid.Units;
 import isotherm.core.hydraulics.OilThermostat;
-import isotherm.core.simulate.Car;
 
 /** Every figure at which a rule changes its mind, with its reason. All of them are defaults of ours. */
 public final class Thresholds {

@@ -1,11 +1,11 @@
 package isotherm.core.findings;
 
+import isotherm.core.car.Design;
 import isotherm.core.findings.Finding.Severity;
 import isotherm.core.findings.Finding.Topic;
 import isotherm.core.hydraulics.OilThermostat;
 import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
-import isotherm.core.simulate.Design;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -2,6 +2,7 @@ package isotherm.core.findings;
 
 import isotherm.core.airflow.Airway;
 import isotherm.core.airflow.Place;
+import isotherm.core.car.Design;
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.exchanger.Core;
 import isotherm.core.findings.Finding.Severity;
@@ -10,7 +11,6 @@ import isotherm.core.hydraulics.CoolerLoop;
 import isotherm.core.hydraulics.Hose;
 import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
-import isotherm.core.simulate.Design;
 import isotherm.core.simulate.Session;
 import java.util.ArrayList;
 import java.util.Comparator;

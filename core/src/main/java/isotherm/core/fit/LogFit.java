@@ -1,12 +1,12 @@
 package isotherm.core.fit;
 
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.LogDuty;
 import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
 import isotherm.core.simulate.Belief;
-import isotherm.core.simulate.Car;
-import isotherm.core.simulate.Design;
 import isotherm.core.simulate.Factor;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;

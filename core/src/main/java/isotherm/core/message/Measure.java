@@ -35,6 +35,8 @@ public enum Measure {
     VOLUME(of("L", 1e3, 2, "l", "litre", "liter"), of("qt", 1 / 0.946352946e-3, 2, "quart", "quarts")),
     /** Flow of oil; SI value in m³/s. */
     FLOW(of("L/min", 60e3, 1), of("gal/min", 60 / 3.785411784e-3, 1)),
+    /** Flow of air; SI value in m³/s. */
+    AIR_FLOW(of("m³/s", 1, 2), of("ft³/min", 60 / 0.028316846592, 0, "cfm")),
     /** Mass; SI value in kg. */
     MASS(of("kg", 1, 0), of("lb", 1 / 0.45359237, 0, "lbs")),
     /** Torque; SI value in N·m. */

@@ -2,9 +2,20 @@ package isotherm.core.plumb;
 
 import isotherm.core.exchanger.Core;
 import isotherm.core.hydraulics.Hose;
+import isotherm.core.line.CorePorts;
+import isotherm.core.line.FittingChain;
+import isotherm.core.line.Line;
 import isotherm.core.nose.Placement;
+import isotherm.core.parts.Accessory;
+import isotherm.core.parts.End;
+import isotherm.core.parts.HoseEnd;
+import isotherm.core.parts.HoseType;
+import isotherm.core.parts.Parts;
+import isotherm.core.parts.Takeoff;
 import isotherm.core.route.Bay;
 import isotherm.core.route.Surroundings;
+import isotherm.core.takeoff.FilterStand;
+import isotherm.core.takeoff.TakeoffFit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -360,22 +371,5 @@ public record Plumbing(
             }
         }
         return joints;
-    }
-
-    /**
-     * @param addedOil oil that cooler, hoses and accessories take, m³
-     * @param oilChange oil of an ordinary change, m³
-     * @return what is bought for it: parts, consumables, tools
-     */
-    public List<BillLine> bill(double addedOil, double oilChange) {
-        return new BillOfMaterials(this).lines(addedOil, oilChange);
-    }
-
-    /**
-     * @param bill the bill
-     * @return the two ways of buying it
-     */
-    public BillOfMaterials.KitOrLoose kitOrLoose(List<BillLine> bill) {
-        return new BillOfMaterials(this).kitOrLoose(bill);
     }
 }

@@ -1,11 +1,12 @@
 package isotherm.core.plumb;
 
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.exchanger.Ports;
 import isotherm.core.hydraulics.OilThermostat;
 import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
-import isotherm.core.simulate.Car;
-import isotherm.core.simulate.Design;
+import isotherm.core.parts.Accessory;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

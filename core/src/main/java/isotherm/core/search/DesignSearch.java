@@ -2,6 +2,8 @@ package isotherm.core.search;
 
 import isotherm.core.airflow.Airway;
 import isotherm.core.airflow.Place;
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.duty.CruiseDuty;
 import isotherm.core.duty.DemandTrace;
@@ -11,8 +13,6 @@ import isotherm.core.fluid.Units;
 import isotherm.core.hydraulics.CoolerLoop;
 import isotherm.core.hydraulics.Hose;
 import isotherm.core.hydraulics.OilThermostat;
-import isotherm.core.simulate.Car;
-import isotherm.core.simulate.Design;
 import isotherm.core.simulate.PressureCheck;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;

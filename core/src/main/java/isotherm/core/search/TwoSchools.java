@@ -1,9 +1,9 @@
 package isotherm.core.search;
 
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.duty.Duty;
-import isotherm.core.simulate.Car;
-import isotherm.core.simulate.Design;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;

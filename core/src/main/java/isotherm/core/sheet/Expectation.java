@@ -1,10 +1,10 @@
 package isotherm.core.sheet;
 
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.exchanger.CoreModel;
 import isotherm.core.hydraulics.OilCircuit;
 import isotherm.core.hydraulics.OilThermostat;
-import isotherm.core.simulate.Car;
-import isotherm.core.simulate.Design;
 import java.util.Optional;
 import java.util.function.DoubleBinaryOperator;
 

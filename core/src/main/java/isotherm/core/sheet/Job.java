@@ -1,9 +1,9 @@
 package isotherm.core.sheet;
 
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.nose.Placement;
 import isotherm.core.plumb.Plumbing;
-import isotherm.core.simulate.Car;
-import isotherm.core.simulate.Design;
 import java.util.Optional;
 
 /**

@@ -1,5 +1,6 @@
 package isotherm.core.sheet;
 
+import isotherm.core.message.Message;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -33,17 +34,17 @@ public record Progress(
     public record At(
             Step step, Optional<Entry> done, Optional<Entry> reading, Optional<Entry> timer, List<Entry> notes) {
         /** @return why it may not be called done with its reading; empty when it may */
-        public Optional<String> reluctance() {
+        public Optional<Message> reluctance() {
             return step.reading().flatMap(wanted -> {
                 if (reading.isEmpty()) {
                     return wanted.needed()
-                            ? Optional.of("The " + wanted.name() + " has to be read first")
+                            ? Optional.of(SheetRefusal.NOT_READ.say("text").say("reading", wanted.name()))
                             : Optional.empty();
                 }
                 double value = reading.get().value().orElse(Double.NaN);
                 return wanted.allows(value)
                         ? Optional.empty()
-                        : Optional.of("The " + wanted.name() + " that was read does not allow it");
+                        : Optional.of(SheetRefusal.NOT_ALLOWED.say("text").say("reading", wanted.name()));
             });
         }
     }
@@ -139,7 +140,7 @@ public record Progress(
      * @param entry something that is to be written on the sheet
      * @return why it cannot be; empty when it can
      */
-    public Optional<String> refusal(Entry entry) {
+    public Optional<Message> refusal(Entry entry) {
         return switch (entry.kind()) {
             case DONE ->
                 ofStep(entry)
@@ -147,23 +148,23 @@ public record Progress(
                         .or(() -> steps.get(entry.on()).reluctance())
                         .or(() -> entry.on().equals(RunSheet.REFIT_LIST) ? stillOff() : Optional.empty());
             case NOT_DONE, TIMER, PICTURE -> ofStep(entry);
-            case NOTE -> ofStep(entry).or(() -> wordless(entry, "A note needs words"));
+            case NOTE -> ofStep(entry).or(() -> wordless(entry, SheetRefusal.NOTE_EMPTY));
             case READING, LIVE_READING ->
                 ofStep(entry)
                         .or(() -> steps.get(entry.on()).step().reading().isEmpty()
                                         || entry.value().isEmpty()
-                                ? Optional.of("A reading needs a step that asks for one, and a figure")
+                                ? Optional.of(SheetRefusal.NO_READING.say("text"))
                                 : Optional.empty());
             case OVERRIDE ->
                 gates.keySet().stream().noneMatch(g -> g.name().equals(entry.on()))
-                        ? Optional.of("There is no such gate on this sheet")
-                        : wordless(entry, "Say why this gate is passed all the same");
-            case OFF -> wordless(entry, "Say what came off");
+                        ? Optional.of(SheetRefusal.NO_SUCH_GATE.say("text"))
+                        : wordless(entry, SheetRefusal.REASON_EMPTY);
+            case OFF -> wordless(entry, SheetRefusal.OFF_EMPTY);
             case BACK_ON, NOT_OFF ->
                 off.stream().noneMatch(l -> l.off().id().toString().equals(entry.on()))
-                        ? Optional.of("This is not on the list of what came off")
+                        ? Optional.of(SheetRefusal.NOT_ON_LIST.say("text"))
                         : Optional.empty();
-            case ALARM -> wordless(entry, "An alarm says what is wrong");
+            case ALARM -> wordless(entry, SheetRefusal.ALARM_EMPTY);
         };
     }
 
@@ -194,31 +195,34 @@ public record Progress(
         return readable;
     }
 
-    private Optional<String> ofStep(Entry entry) {
-        return steps.containsKey(entry.on()) ? Optional.empty() : Optional.of("There is no such step on this sheet");
+    private Optional<Message> ofStep(Entry entry) {
+        return steps.containsKey(entry.on()) ? Optional.empty() : Optional.of(SheetRefusal.NO_SUCH_STEP.say("text"));
     }
 
-    private static Optional<String> wordless(Entry entry, String otherwise) {
-        return entry.text().isBlank() ? Optional.of(otherwise) : Optional.empty();
+    private static Optional<Message> wordless(Entry entry, SheetRefusal otherwise) {
+        return entry.text().isBlank() ? Optional.of(otherwise.say("text")) : Optional.empty();
     }
 
-    private Optional<String> shut(String step) {
-        return steps.get(step)
-                .step()
-                .behind()
-                .filter(g -> !gates.get(g).open())
-                .map(g -> g.words()
-                        + ": first "
-                        + gates.get(g).missing().stream()
-                                .map(id -> "“" + steps.get(id).step().what() + "”")
-                                .collect(Collectors.joining(" and ")));
+    private Optional<Message> shut(String step) {
+        return steps.get(step).step().behind().filter(g -> !gates.get(g).open()).map(g -> SheetRefusal.GATE_SHUT
+                .say("text")
+                .say("gate", g.say("shut"))
+                .say("steps", gates.get(g).missing().stream().map(this::quoted).toList()));
     }
 
-    private Optional<String> stillOff() {
+    private Message quoted(String step) {
+        return SheetRefusal.STEP_QUOTED
+                .say("text")
+                .say("step", steps.get(step).step().what());
+    }
+
+    private Optional<Message> stillOff() {
         Set<String> names = off.stream()
                 .filter(l -> l.back().isEmpty())
                 .map(l -> l.off().text())
                 .collect(Collectors.toCollection(LinkedHashSet::new));
-        return names.isEmpty() ? Optional.empty() : Optional.of("Still off: " + String.join(", ", names));
+        return names.isEmpty()
+                ? Optional.empty()
+                : Optional.of(SheetRefusal.STILL_OFF.say("text").name("names", String.join(", ", names)));
     }
 }

@@ -1,38 +1,40 @@
 package isotherm.core.sheet;
 
+import isotherm.core.message.MessageTopic;
+import java.util.List;
+
 /** The stages of a build, in the order of the work. */
-public enum Stage {
+public enum Stage implements MessageTopic {
     /** Preparation and tools. */
-    PREPARE("Prepare"),
+    PREPARE,
     /** What comes off. */
-    STRIP("What comes off"),
+    STRIP,
     /** The core in its place. */
-    MOUNT("Mount the core"),
+    MOUNT,
     /** The takeoff on the engine. */
-    TAKEOFF("Takeoff"),
+    TAKEOFF,
     /** Lines on the bench. */
-    BENCH("Lines on the bench"),
+    BENCH,
     /** Lines on the car. */
-    LINES("Lines on the car"),
+    LINES,
     /** Fill and prime. */
-    FILL("Fill and prime"),
+    FILL,
     /** Leak check. */
-    LEAK_CHECK("Leak check"),
+    LEAK_CHECK,
     /** What goes back on. */
-    REFIT("What goes back on"),
+    REFIT,
     /** First drive. */
-    FIRST_DRIVE("First drive"),
+    FIRST_DRIVE,
     /** Second check. */
-    SECOND_CHECK("Second check");
+    SECOND_CHECK;
 
-    private final String words;
-
-    Stage(String words) {
-        this.words = words;
+    @Override
+    public String chapter() {
+        return "stage";
     }
 
-    /** @return its name in words */
-    public String words() {
-        return words;
+    @Override
+    public List<String> parts() {
+        return List.of("name");
     }
 }

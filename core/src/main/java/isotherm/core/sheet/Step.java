@@ -1,6 +1,7 @@
 package isotherm.core.sheet;
 
 import isotherm.core.message.Measure;
+import isotherm.core.message.Message;
 import java.util.List;
 import java.util.Optional;
 
@@ -20,9 +21,9 @@ import java.util.Optional;
 public record Step(
         String id,
         Stage stage,
-        String what,
-        String why,
-        String caution,
+        Message what,
+        Message why,
+        Optional<Message> caution,
         List<Figure> figures,
         Optional<Reading> reading,
         double timer,
@@ -50,9 +51,9 @@ public record Step(
      * @param low least, in SI units
      * @param high greatest, in SI units
      * @param source where it comes from
-     * @param from that in words
+     * @param from what that is
      */
-    public record Figure(String name, Measure measure, double low, double high, Source source, String from) {}
+    public record Figure(Message name, Measure measure, double low, double high, Source source, Message from) {}
 
     /**
      * Something that is read and written down.
@@ -65,7 +66,7 @@ public record Step(
      * @param channel channel of a logger that shows it; empty where none does
      */
     public record Reading(
-            String name, Measure measure, double least, double most, boolean needed, Optional<Channel> channel) {
+            Message name, Measure measure, double least, double most, boolean needed, Optional<Channel> channel) {
         /**
          * @param value what was read, in SI units
          * @return whether the work may go on

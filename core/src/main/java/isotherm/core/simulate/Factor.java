@@ -1,5 +1,6 @@
 package isotherm.core.simulate;
 
+import isotherm.core.car.Car;
 import isotherm.core.heat.HeatSchool;
 import isotherm.core.message.MessageTopic;
 import java.util.List;

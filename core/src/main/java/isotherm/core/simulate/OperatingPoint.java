@@ -4,6 +4,8 @@ import isotherm.core.airflow.AirFlow;
 import isotherm.core.airflow.AirNetwork;
 import isotherm.core.airflow.Place;
 import isotherm.core.airflow.Radiator;
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.duty.Weather;
 import isotherm.core.exchanger.CoreModel;
 import isotherm.core.exchanger.CoreRating;

@@ -1,5 +1,7 @@
 package isotherm.core.simulate;
 
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
 import java.util.Arrays;

@@ -1,5 +1,7 @@
 package isotherm.core.simulate;
 
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.exchanger.CoreModel;
 import isotherm.core.fluid.Oil;
 import isotherm.core.fluid.Units;

@@ -1,5 +1,6 @@
 package isotherm.core.simulate;
 
+import isotherm.core.car.Car;
 import isotherm.core.duty.DemandTrace;
 import java.util.Arrays;
 

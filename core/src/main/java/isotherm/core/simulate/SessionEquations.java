@@ -2,6 +2,9 @@ package isotherm.core.simulate;
 
 import isotherm.core.airflow.AirNetwork;
 import isotherm.core.airflow.Place;
+import isotherm.core.car.Car;
+import isotherm.core.car.Coolant;
+import isotherm.core.car.Design;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Weather;
 import isotherm.core.exchanger.CoreModel;
@@ -135,7 +138,7 @@ public final class SessionEquations {
             double rpm = demand.rpm()[i];
             heatIn[i] = car.school().oilHeat(car.engine(), power, rpm);
             coolantIn[i] = car.coolant().heatShare() * power
-                    + Coolant.IDLE_HEAT * car.engine().displacement() * rpm;
+                    + Coolant.idleHeat(car.engine().displacement(), rpm);
             sump[i] = losses.still() + losses.moving() * Math.pow(demand.speed()[i], 0.8);
             delivered[i] = car.pump().flow(rpm);
         }

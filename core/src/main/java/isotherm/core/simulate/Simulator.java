@@ -1,6 +1,8 @@
 package isotherm.core.simulate;
 
 import isotherm.core.airflow.Fan;
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
 import isotherm.core.duty.Weather;

@@ -189,7 +189,7 @@ class CareBookTest {
         assertThat(OilLife.hours(hour, 1)).isLessThan(4);
     }
 
-    private Optional<String> refusal(CareEntry.Kind kind, String on, OptionalDouble hours, String text) {
+    private Optional<Message> refusal(CareEntry.Kind kind, String on, OptionalDouble hours, String text) {
         return book().refusal(new CareEntry(
                 UUID.randomUUID(), Instant.EPOCH, "Ada", kind, on, OptionalDouble.empty(), hours, text));
     }
@@ -217,7 +217,7 @@ class CareBookTest {
         assertThat(refusal(CareEntry.Kind.STRUCK, wrong.id().toString(), none, "the other car"))
                 .isEmpty();
         assertThat(refusal(CareEntry.Kind.STRUCK, wrong.id().toString(), none, ""))
-                .hasValue("Say why the entry does not count");
+                .hasValue(CareRefusal.REASON_EMPTY.say("text"));
     }
 
     @Test
@@ -231,7 +231,7 @@ class CareBookTest {
                 OptionalDouble.empty(),
                 "the other car");
         assertThat(refusal(CareEntry.Kind.STRUCK, wrong.id().toString(), OptionalDouble.empty(), "again"))
-                .hasValue("There is no such entry that counts");
+                .hasValue(CareRefusal.NO_SUCH_ENTRY.say("text"));
         assertThat(book().counting()).isEmpty();
     }
 

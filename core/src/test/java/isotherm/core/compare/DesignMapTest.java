@@ -4,12 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import isotherm.core.airflow.Place;
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.duty.ClimbDuty;
 import isotherm.core.duty.Trailer;
 import isotherm.core.fluid.Units;
-import isotherm.core.simulate.Car;
 import isotherm.core.simulate.DemoCars;
-import isotherm.core.simulate.Design;
 import isotherm.core.simulate.Simulator;
 import java.util.concurrent.CancellationException;
 import org.junit.jupiter.api.Test;

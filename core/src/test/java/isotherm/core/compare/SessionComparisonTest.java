@@ -4,14 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import isotherm.core.airflow.Place;
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
 import isotherm.core.duty.Weather;
 import isotherm.core.fluid.Units;
 import isotherm.core.message.Value;
-import isotherm.core.simulate.Car;
 import isotherm.core.simulate.DemoCars;
-import isotherm.core.simulate.Design;
 import isotherm.core.simulate.Factor;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;

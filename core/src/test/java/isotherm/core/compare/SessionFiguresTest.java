@@ -3,12 +3,12 @@ package isotherm.core.compare;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import isotherm.core.car.Car;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
 import isotherm.core.duty.LogDuty;
 import isotherm.core.duty.Trailer;
 import isotherm.core.duty.Weather;
-import isotherm.core.simulate.Car;
 import isotherm.core.simulate.DemoCars;
 import java.util.Arrays;
 import java.util.function.IntToDoubleFunction;

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import isotherm.core.airflow.Airway;
 import isotherm.core.airflow.Place;
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.duty.CruiseDuty;
 import isotherm.core.duty.Duty;
 import isotherm.core.duty.Weather;
@@ -13,9 +15,7 @@ import isotherm.core.fluid.Units;
 import isotherm.core.heat.HeatSchool;
 import isotherm.core.hydraulics.OilThermostat;
 import isotherm.core.message.Value;
-import isotherm.core.simulate.Car;
 import isotherm.core.simulate.DemoCars;
-import isotherm.core.simulate.Design;
 import isotherm.core.simulate.Simulator;
 import java.util.Optional;
 import java.util.OptionalDouble;

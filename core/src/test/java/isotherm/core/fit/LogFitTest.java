@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 import static org.assertj.core.api.Assertions.within;
 
 import isotherm.core.airflow.Place;
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
 import isotherm.core.duty.LogDuty;
@@ -12,9 +14,7 @@ import isotherm.core.duty.Trailer;
 import isotherm.core.heat.HeatSchool;
 import isotherm.core.message.Value;
 import isotherm.core.simulate.Belief;
-import isotherm.core.simulate.Car;
 import isotherm.core.simulate.DemoCars;
-import isotherm.core.simulate.Design;
 import isotherm.core.simulate.Factor;
 import isotherm.core.simulate.Prediction;
 import isotherm.core.simulate.Session;

@@ -11,7 +11,20 @@ import static isotherm.core.plumb.Plumbings.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import isotherm.core.bill.BillItem;
+import isotherm.core.bill.BillLine;
+import isotherm.core.bill.BillOfMaterials;
 import isotherm.core.exchanger.Ports;
+import isotherm.core.line.FittingChain;
+import isotherm.core.line.Line;
+import isotherm.core.message.Measure;
+import isotherm.core.message.Message;
+import isotherm.core.message.Value;
+import isotherm.core.parts.Accessory;
+import isotherm.core.parts.End;
+import isotherm.core.parts.HoseType;
+import isotherm.core.parts.Joint;
+import isotherm.core.parts.Takeoff;
 import isotherm.core.route.Bay;
 import java.util.List;
 import java.util.stream.Stream;
@@ -52,23 +65,22 @@ class PlumbingChoicesTest {
                 STAND, BAY, core(Ports.UP, 1), at(0, 0.4, 0.2, 0), corePort, USUAL, PARTS, true, () -> false);
     }
 
-    private static double bought(Plumbing p, String what) {
-        return p.bill(0.8e-3, 5e-3).stream()
-                .filter(b -> b.what().startsWith(what))
-                .mapToDouble(BillLine::quantity)
-                .sum();
+    private static double bought(Plumbing p, Message what) {
+        return new BillOfMaterials(p)
+                .lines(0.8e-3, 5e-3).stream()
+                        .filter(b -> b.what().equals(what))
+                        .mapToDouble(BillLine::quantity)
+                        .sum();
     }
 
     @ParameterizedTest
-    @CsvSource({
-        "BSPP, 1/2, bonded washer 1/2",
-        "METRIC, M22x1.5, bonded washer M22x1.5",
-        "O_RING_BOSS, -10, 'O-ring -10, spare'"
-    })
-    void eachJointBringsWhatItSealsWith(Joint joint, String size, String consumable) {
+    @CsvSource({"BSPP, 1/2, BONDED_WASHER", "METRIC, M22x1.5, BONDED_WASHER", "O_RING_BOSS, -10, O_RING"})
+    void eachJointBringsWhatItSealsWith(Joint joint, String size, BillItem consumable) {
         Plumbing p = to(new End(joint, size, false));
         assertThat(p.feed().toChain()).isPresent();
-        assertThat(bought(p, consumable)).as(joint.name()).isGreaterThanOrEqualTo(2);
+        assertThat(bought(p, consumable.say("what").name("size", size)))
+                .as(joint.name())
+                .isGreaterThanOrEqualTo(2);
         assertThat(p.joints()).allMatch(FittingChain.Pair::tight);
     }
 
@@ -96,8 +108,9 @@ class PlumbingChoicesTest {
     @Test
     void aRemoteHeadsAdaptorTakesNoFilter() {
         Plumbing p = plan(core(Ports.UP, 1), chosen(takeoff("HR-M20"), Plumbing.FeedPort.LOWER, 0.015));
-        assertThat(bought(p, "oil filter")).isZero();
-        assertThat(bought(plan(core(Ports.UP, 1), USUAL), "oil filter")).isEqualTo(1);
+        assertThat(bought(p, BillItem.OIL_FILTER.say("what"))).isZero();
+        assertThat(bought(plan(core(Ports.UP, 1), USUAL), BillItem.OIL_FILTER.say("what")))
+                .isEqualTo(1);
     }
 
     @Test
@@ -116,8 +129,18 @@ class PlumbingChoicesTest {
     @Test
     void twoHosesSideBySideAreHeldApart() {
         Plumbing p = plan(core(Ports.UP, 1), USUAL);
-        assertThat(bought(p, "hose separator") > 0).isEqualTo(p.paired() > 0.20);
-        assertThat(bought(p, "P-clip"))
+        assertThat(bought(
+                                p,
+                                BillItem.SEPARATOR
+                                        .say("what")
+                                        .name("size", p.hose().dash()))
+                        > 0)
+                .isEqualTo(p.paired() > 0.20);
+        assertThat(bought(
+                        p,
+                        BillItem.P_CLIP
+                                .say("what")
+                                .with("size", Measure.LENGTH, p.hose().outside())))
                 .isEqualTo(p.lines().stream()
                         .mapToInt(l -> l.cut().orElseThrow().clips().size())
                         .sum());
@@ -125,18 +148,24 @@ class PlumbingChoicesTest {
 
     @Test
     void wrenchesAreNamedInBothMeasures() {
-        List<String> tools = plan(core(Ports.UP, 1), USUAL).bill(0, 0).stream()
-                .filter(b -> b.group() == BillLine.Group.TOOLS)
-                .map(BillLine::what)
-                .toList();
-        assertThat(tools).anyMatch(t -> t.contains("25.4 mm (1 in)"));
-        assertThat(tools).anyMatch(t -> t.contains("torque wrench"));
+        List<Message> tools = new BillOfMaterials(plan(core(Ports.UP, 1), USUAL))
+                .lines(0, 0).stream()
+                        .filter(b -> b.group() == BillLine.Group.TOOLS)
+                        .map(BillLine::what)
+                        .toList();
+        assertThat(tools)
+                .contains(BillItem.WRENCHES
+                        .say("what")
+                        .with("width", Measure.LENGTH, 25.4e-3, 1)
+                        .name("inches", "1"))
+                .contains(BillItem.SAFETY_TOOLS.say("what").with("torque", Measure.TORQUE, 40));
     }
 
     @Test
     void theSameThingTwiceIsOneLine() {
-        List<BillLine> bill = plan(core(Ports.UP, 1), USUAL).bill(0.8e-3, 5e-3);
-        assertThat(bill.stream().map(b -> b.group() + b.what() + b.number())).doesNotHaveDuplicates();
+        List<BillLine> bill = new BillOfMaterials(plan(core(Ports.UP, 1), USUAL)).lines(0.8e-3, 5e-3);
+        assertThat(bill.stream().map(b -> b.group() + b.what().toString() + b.number()))
+                .doesNotHaveDuplicates();
         assertThat(bill).allSatisfy(b -> {
             assertThat(b.quantity()).isPositive();
             assertThat(b.price()).isEqualTo(b.quantity() * b.each(), within(1e-9));
@@ -152,7 +181,8 @@ class PlumbingChoicesTest {
                 choice(HoseType.Family.BRAIDED_RUBBER, List.of(new Accessory(kind, 0.9e-3, Accessory.Valve.ELECTRIC))));
         assertThat(with.extraVolume()).isEqualTo(0.9e-3);
         assertThat(with.heads() - bare.heads()).isEqualTo(kind.heads(), within(1e-9));
-        assertThat(with.bill(0, 0)).anySatisfy(b -> assertThat(b.what()).startsWith(kind.words()));
+        assertThat(new BillOfMaterials(with).lines(0, 0))
+                .anySatisfy(b -> assertThat(b.what().values()).containsEntry("kind", new Value.Name(kind.words())));
     }
 
     /** A panel between core and engine with two holes: each hose leads through one, and which ends pass is said. */
@@ -191,10 +221,18 @@ class PlumbingChoicesTest {
     void aKitSavesTheHoursOfItsHoseEnds() {
         Plumbing cut = plan(core(Ports.UP, 1), USUAL);
         Plumbing made = plan(core(Ports.UP, 1), choice(HoseType.Family.SWAGED, List.of()));
-        double loose = cut.kitOrLoose(cut.bill(0, 0)).looseHours();
-        assertThat(loose - made.kitOrLoose(made.bill(0, 0)).looseHours())
+        double loose = new BillOfMaterials(cut)
+                .kitOrLoose(new BillOfMaterials(cut).lines(0, 0))
+                .looseHours();
+        assertThat(loose
+                        - new BillOfMaterials(made)
+                                .kitOrLoose(new BillOfMaterials(made).lines(0, 0))
+                                .looseHours())
                 .as("four ends of half an hour")
                 .isEqualTo(2, within(1e-9));
-        assertThat(cut.kitOrLoose(cut.bill(0, 0)).kitHours()).isLessThan(loose);
+        assertThat(new BillOfMaterials(cut)
+                        .kitOrLoose(new BillOfMaterials(cut).lines(0, 0))
+                        .kitHours())
+                .isLessThan(loose);
     }
 }

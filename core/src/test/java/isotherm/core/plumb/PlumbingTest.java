@@ -12,8 +12,22 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import isotherm.core.bill.BillItem;
+import isotherm.core.bill.BillLine;
+import isotherm.core.bill.BillOfMaterials;
 import isotherm.core.exchanger.Core;
 import isotherm.core.exchanger.Ports;
+import isotherm.core.line.CorePorts;
+import isotherm.core.line.CutList;
+import isotherm.core.line.FittingChain;
+import isotherm.core.line.Line;
+import isotherm.core.message.Measure;
+import isotherm.core.message.Value;
+import isotherm.core.parts.Accessory;
+import isotherm.core.parts.End;
+import isotherm.core.parts.HoseEnd;
+import isotherm.core.parts.HoseType;
+import isotherm.core.parts.Joint;
 import isotherm.core.route.Bay;
 import isotherm.core.route.RouteFinderTest;
 import isotherm.core.route.Surroundings;
@@ -46,6 +60,10 @@ class PlumbingTest {
                 .orElseThrow();
         assertThat(nearest).isGreaterThan(p.hose().outside() + Surroundings.SEPARATOR - 1e-3);
         assertThat(p.joints()).isNotEmpty().allMatch(FittingChain.Pair::tight);
+    }
+
+    private static boolean is(BillLine line, BillItem item) {
+        return line.what().key().equals(item.key("what"));
     }
 
     @Test
@@ -169,26 +187,30 @@ class PlumbingTest {
     void billHasEveryPartOnceWithItsQuantityAndTheOil() {
         Accessory accumulator = new Accessory(Accessory.Kind.ACCUMULATOR, 1.4e-3, Accessory.Valve.MANUAL);
         Plumbing p = plan(core(Ports.UP, 1), choice(HoseType.Family.BRAIDED_RUBBER, List.of(accumulator)));
-        List<BillLine> bill = p.bill(0.8e-3, 5.5e-3);
+        List<BillLine> bill = new BillOfMaterials(p).lines(0.8e-3, 5.5e-3);
         assertThat(bill.stream()
-                        .filter(b -> b.what().startsWith("hose end"))
+                        .filter(b -> is(b, BillItem.HOSE_END))
                         .mapToDouble(BillLine::quantity)
                         .sum())
                 .isEqualTo(4);
-        BillLine hose =
-                bill.stream().filter(b -> b.unit().equals("m")).findFirst().orElseThrow();
+        BillLine hose = bill.stream()
+                .filter(b -> b.soldBy().isPresent() && b.soldBy().get() == Measure.DISTANCE)
+                .findFirst()
+                .orElseThrow();
         double cuts =
                 p.lines().stream().mapToDouble(l -> l.cut().orElseThrow().cut()).sum();
         assertThat(hose.quantity()).isGreaterThan(cuts).isLessThan(cuts + 0.6);
         assertThat(p.offcut()).isEqualTo(hose.quantity() - cuts - 0.02, within(1e-9));
         assertThat(bill).anySatisfy(b -> {
-            assertThat(b.what()).contains("engine oil, 0.80 L");
-            assertThat(b.quantity()).isEqualTo(6.5);
+            assertThat(is(b, BillItem.ENGINE_OIL)).isTrue();
+            assertThat(b.what().figure("added")).isEqualTo(0.8e-3);
+            assertThat(b.quantity()).isEqualTo(6.5e-3, within(1e-12));
         });
-        assertThat(bill).anySatisfy(b -> assertThat(b.what()).contains("accumulator, 1.4 L"));
-        assertThat(bill).noneSatisfy(b -> assertThat(b.what()).contains("PTFE tape"));
-        assertThat(bill.stream().map(BillLine::key)).doesNotHaveDuplicates();
-        BillOfMaterials.KitOrLoose kit = p.kitOrLoose(bill);
+        assertThat(bill)
+                .anySatisfy(b -> assertThat(b.what().values()).containsEntry("kind", new Value.Name("accumulator")));
+        assertThat(bill).noneSatisfy(b -> assertThat(is(b, BillItem.TAPE)).isTrue());
+        assertThat(bill.stream().map(b -> b.what() + b.number())).doesNotHaveDuplicates();
+        BillOfMaterials.KitOrLoose kit = new BillOfMaterials(p).kitOrLoose(bill);
         assertThat(kit.loosePrice())
                 .isEqualTo(
                         bill.stream()
@@ -213,20 +235,21 @@ class PlumbingTest {
                 PARTS,
                 true,
                 () -> false);
-        assertThat(p.bill(0, 0).stream()
-                        .filter(b -> b.what().contains("PTFE tape"))
-                        .mapToDouble(BillLine::quantity))
+        assertThat(new BillOfMaterials(p)
+                        .lines(0, 0).stream().filter(b -> is(b, BillItem.TAPE)).mapToDouble(BillLine::quantity))
                 .containsExactly(1.0);
     }
 
     @Test
     void madeUpLinesAreBoughtByTheirStandardLength() {
         Plumbing p = plan(core(Ports.UP, 1), choice(HoseType.Family.SWAGED, List.of()));
-        assertThat(p.bill(0, 0)).noneSatisfy(b -> assertThat(b.unit()).isEqualTo("m"));
-        assertThat(p.bill(0, 0).stream()
-                        .filter(b -> b.what().startsWith("made-up line"))
-                        .mapToDouble(BillLine::quantity)
-                        .sum())
+        assertThat(new BillOfMaterials(p).lines(0, 0))
+                .noneSatisfy(b -> assertThat(b.soldBy()).contains(Measure.DISTANCE));
+        assertThat(new BillOfMaterials(p)
+                        .lines(0, 0).stream()
+                                .filter(b -> is(b, BillItem.MADE_UP_LINE))
+                                .mapToDouble(BillLine::quantity)
+                                .sum())
                 .isEqualTo(2);
         assertThat(p.lines()).allSatisfy(l -> {
             CutList c = l.cut().orElseThrow();

@@ -6,8 +6,15 @@ import isotherm.core.exchanger.Core;
 import isotherm.core.exchanger.CoreDetail;
 import isotherm.core.exchanger.Finish;
 import isotherm.core.exchanger.Ports;
+import isotherm.core.line.FittingChain;
 import isotherm.core.nose.Placement;
+import isotherm.core.parts.Accessory;
+import isotherm.core.parts.End;
+import isotherm.core.parts.HoseType;
+import isotherm.core.parts.Joint;
+import isotherm.core.parts.Parts;
 import isotherm.core.route.Bay;
+import isotherm.core.takeoff.FilterStand;
 import java.util.List;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 

@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import isotherm.core.catalogue.PlumbingParts;
-import isotherm.core.plumb.HoseType;
-import isotherm.core.plumb.Parts;
-import isotherm.core.plumb.Takeoff;
+import isotherm.core.parts.HoseType;
+import isotherm.core.parts.Parts;
+import isotherm.core.parts.Takeoff;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;

@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import isotherm.core.airflow.Place;
+import isotherm.core.car.Car;
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.fluid.Units;
 import isotherm.core.hydraulics.OilThermostat;
-import isotherm.core.simulate.Car;
 import isotherm.core.simulate.DemoCars;
 import java.util.List;
 import java.util.Optional;

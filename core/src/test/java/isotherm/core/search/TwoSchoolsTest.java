@@ -3,13 +3,13 @@ package isotherm.core.search;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import isotherm.core.airflow.Place;
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.exchanger.Core;
 import isotherm.core.exchanger.Finish;
 import isotherm.core.exchanger.Ports;
-import isotherm.core.simulate.Car;
 import isotherm.core.simulate.DemoCars;
-import isotherm.core.simulate.Design;
 import isotherm.core.simulate.Simulator;
 import java.util.List;
 import org.junit.jupiter.api.Test;

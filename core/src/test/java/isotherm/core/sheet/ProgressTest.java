@@ -3,6 +3,7 @@ package isotherm.core.sheet;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import isotherm.core.airflow.Place;
+import isotherm.core.message.Message;
 import isotherm.core.simulate.DemoCars;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -43,7 +44,7 @@ class ProgressTest {
         return Progress.of(SHEET, entries);
     }
 
-    private Optional<String> refusal(Entry.Kind kind, String on, String text) {
+    private Optional<Message> refusal(Entry.Kind kind, String on, String text) {
         return progress().refusal(entry(kind, on, OptionalDouble.empty(), text));
     }
 
@@ -55,14 +56,13 @@ class ProgressTest {
 
     @Test
     void noStartBeforeCrankingShowedPressureAndNoLeak() {
-        assertThat(refusal(Entry.Kind.DONE, "first-idle", ""))
-                .hasValueSatisfying(w ->
-                        assertThat(w).startsWith("No start yet").contains("crank, ten seconds", "Look at every joint"));
+        assertThat(refusal(Entry.Kind.DONE, "first-idle", "")).hasValueSatisfying(w -> assertThat(w.toString())
+                .contains("sheetRefusal.GATE_SHUT", "gate.START.shut", "CRANK_PRESSURE", "CRANK_JOINTS"));
         assertThat(refusal(Entry.Kind.DONE, RunSheet.CRANK, ""))
-                .hasValueSatisfying(w -> assertThat(w).contains("has to be read first"));
+                .hasValueSatisfying(w -> assertThat(w.key()).isEqualTo(SheetRefusal.NOT_READ.key("text")));
         read(RunSheet.CRANK, 0.9e5);
         assertThat(refusal(Entry.Kind.DONE, RunSheet.CRANK, ""))
-                .hasValueSatisfying(w -> assertThat(w).contains("does not allow it"));
+                .hasValueSatisfying(w -> assertThat(w.key()).isEqualTo(SheetRefusal.NOT_ALLOWED.key("text")));
         read(RunSheet.CRANK, 1.5e5);
         assertThat(refusal(Entry.Kind.DONE, RunSheet.CRANK, "")).isEmpty();
         write(Entry.Kind.DONE, RunSheet.CRANK, "");
@@ -83,7 +83,7 @@ class ProgressTest {
     void noBumperBeforeTheWarmLeakCheckAfterTheThermostatOpened() {
         crankShows(2e5);
         assertThat(refusal(Entry.Kind.DONE, RunSheet.REFIT_LIST, ""))
-                .hasValueSatisfying(w -> assertThat(w).startsWith("No bumper yet"));
+                .hasValueSatisfying(w -> assertThat(w.toString()).contains("gate.BUMPER.shut"));
         read(RunSheet.WARM_OIL, 330);
         assertThat(refusal(Entry.Kind.DONE, RunSheet.WARM_OIL, ""))
                 .as("not open yet")
@@ -117,7 +117,7 @@ class ProgressTest {
         assertThat(progress().off()).extracting(l -> l.off().text()).containsExactly(second.text(), first.text());
         write(Entry.Kind.OVERRIDE, Gate.BUMPER.name(), "shown by hand");
         assertThat(refusal(Entry.Kind.DONE, RunSheet.REFIT_LIST, ""))
-                .hasValueSatisfying(w -> assertThat(w).contains(second.text(), first.text()));
+                .hasValueSatisfying(w -> assertThat(w.toString()).contains(second.text(), first.text()));
         write(Entry.Kind.BACK_ON, second.id().toString(), "");
         write(Entry.Kind.BACK_ON, first.id().toString(), "");
         assertThat(refusal(Entry.Kind.DONE, RunSheet.REFIT_LIST, "")).isEmpty();
@@ -210,7 +210,7 @@ class ProgressTest {
     void whatMayBeWrittenIsNotRefused() {
         Entry bumper = write(Entry.Kind.OFF, "", "bumper");
         assertThat(refusal(Entry.Kind.OFF, "", "undertray")).isEmpty();
-        assertThat(refusal(Entry.Kind.OFF, "", "")).hasValue("Say what came off");
+        assertThat(refusal(Entry.Kind.OFF, "", "")).hasValue(SheetRefusal.OFF_EMPTY.say("text"));
         assertThat(refusal(Entry.Kind.BACK_ON, bumper.id().toString(), "")).isEmpty();
         assertThat(refusal(Entry.Kind.NOT_OFF, bumper.id().toString(), "")).isEmpty();
         assertThat(refusal(Entry.Kind.NOTE, "prepare-parts", "words")).isEmpty();

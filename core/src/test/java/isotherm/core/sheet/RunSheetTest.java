@@ -7,20 +7,22 @@ import static org.assertj.core.api.Assertions.within;
 import isotherm.core.airflow.Airway;
 import isotherm.core.airflow.Fan;
 import isotherm.core.airflow.Place;
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.exchanger.Core;
 import isotherm.core.exchanger.Ports;
 import isotherm.core.hydraulics.OilThermostat;
+import isotherm.core.message.Message;
+import isotherm.core.message.Value;
 import isotherm.core.nose.Placement;
-import isotherm.core.plumb.Accessory;
-import isotherm.core.plumb.End;
-import isotherm.core.plumb.HoseType;
-import isotherm.core.plumb.Joint;
+import isotherm.core.parts.Accessory;
+import isotherm.core.parts.End;
+import isotherm.core.parts.HoseType;
+import isotherm.core.parts.Joint;
 import isotherm.core.plumb.Plumbing;
 import isotherm.core.plumb.Plumbings;
 import isotherm.core.route.Bay;
-import isotherm.core.simulate.Car;
 import isotherm.core.simulate.DemoCars;
-import isotherm.core.simulate.Design;
 import isotherm.core.simulate.PressureCheck;
 import java.util.EnumSet;
 import java.util.List;
@@ -69,9 +71,9 @@ class RunSheetTest {
         assertThat(EnumSet.copyOf(sheet.steps().stream().map(Step::stage).toList()))
                 .isEqualTo(EnumSet.allOf(Stage.class));
         assertThat(sheet.steps()).allSatisfy(s -> {
-            assertThat(s.what()).isNotBlank();
-            assertThat(s.why()).as(s.id()).isNotBlank();
-            assertThat(s.figures()).allSatisfy(f -> assertThat(f.from()).isNotBlank());
+            assertThat(s.what().key()).startsWith("step.").endsWith(".what");
+            assertThat(s.why().key()).as(s.id()).isEqualTo(s.what().key().replace(".what", ".why"));
+            assertThat(s.figures()).allSatisfy(f -> assertThat(f.from().key()).startsWith("figureSource."));
         });
     }
 
@@ -114,9 +116,9 @@ class RunSheetTest {
                 () -> false);
         RunSheet sheet = sheet(DESIGN.withCore(core), Optional.empty(), Optional.of(taper));
         assertThat(sheet.steps())
-                .filteredOn(s -> s.what().contains("PTFE tape"))
+                .filteredOn(s -> s.what().toString().contains("PTFE tape"))
                 .isNotEmpty()
-                .allMatch(s -> s.what().contains("taper"));
+                .allMatch(s -> s.what().toString().contains("taper"));
     }
 
     @Test
@@ -141,7 +143,7 @@ class RunSheetTest {
                         .count())
                 .isEqualTo(plan.joints().size());
         assertThat(sheet.steps())
-                .filteredOn(s -> s.what().contains("flare"))
+                .filteredOn(s -> s.what().toString().contains("flare"))
                 .isNotEmpty()
                 .allSatisfy(s -> assertThat(s.figures().get(0).source()).isEqualTo(Step.Source.PUBLISHED));
         assertThat(step(sheet, "takeoff-fit").figures().get(0).source())
@@ -155,7 +157,9 @@ class RunSheetTest {
         Placement.Mount bolt = new Placement.Mount(0.1, 0, 6.5e-3, Placement.Method.BOLT, true);
         Placement placed = new Placement(0, 0.4, 0.2, 0, true, true, true, List.of(rivet, bolt, bolt));
         RunSheet sheet = sheet(DESIGN, Optional.of(placed), Optional.empty());
-        assertThat(step(sheet, "mount-drill").what()).contains("3 holes").contains("rivet nuts");
+        assertThat(step(sheet, "mount-drill").what().values())
+                .containsEntry("holes", new Value.Count(3))
+                .containsEntry("rivets", new Value.Choice("yes"));
         assertThat(step(sheet, "mount-drill").figures())
                 .extracting(Step.Figure::low)
                 .containsExactly(9e-3, 6.5e-3);
@@ -168,7 +172,7 @@ class RunSheetTest {
     void accumulatorIsShutFirstAndUnderPressureAfterwards() {
         Accessory store = new Accessory(Accessory.Kind.ACCUMULATOR, 1.4e-3, Accessory.Valve.MANUAL);
         Step shut = step(plumbed(Ports.UP, HoseType.Family.BRAIDED_RUBBER, List.of(store)), "fill-accumulator");
-        assertThat(shut.caution()).contains("pressure");
+        assertThat(shut.caution()).contains(StepText.FILL_ACCUMULATOR.say("caution"));
     }
 
     @Test
@@ -207,7 +211,7 @@ class RunSheetTest {
         Step without = step(
                 sheet(DESIGN.withThermostat(Optional.empty()), Optional.empty(), Optional.empty()), RunSheet.WARM_OIL);
         assertThat(without.reading().orElseThrow().least()).isEqualTo(338.15);
-        assertThat(without.what()).doesNotContain("thermostat");
+        assertThat(without.what().values()).containsEntry("thermostat", new Value.Choice("no"));
     }
 
     @Test
@@ -225,7 +229,7 @@ class RunSheetTest {
                 RunSheet.WARM_OIL,
                 RunSheet.WARM_LEAK,
                 "drive-gentle")) {
-            assertThat(step(sheet, id).caution()).as(id).isNotBlank();
+            assertThat(step(sheet, id).caution()).as(id).isPresent();
         }
     }
 
@@ -264,7 +268,7 @@ class RunSheetTest {
         RunSheet gauges = sheet(DESIGN.withCore(core), Optional.empty(), Optional.of(planned("HPG-M20", core)));
         assertThat(ids(gauges)).contains("takeoff-senders");
         RunSheet block = sheet(DESIGN.withCore(core), Optional.empty(), Optional.of(planned("HD-M22", core)));
-        assertThat(step(block, "takeoff-fit").what()).contains("distribution block");
+        assertThat(step(block, "takeoff-fit").what()).isEqualTo(StepText.TAKEOFF_BLOCK.say("what"));
     }
 
     @Test
@@ -286,9 +290,13 @@ class RunSheetTest {
         RunSheet sheet = sheet(DESIGN.withAirway(both), Optional.empty(), Optional.empty());
         assertThat(ids(sheet)).contains("mount-mesh", "mount-fan");
         Step fan = step(sheet, "mount-fan");
-        assertThat(fan.caution()).contains("fingers");
+        assertThat(fan.caution()).contains(StepText.MOUNT_FAN.say("caution"));
         assertThat(fan.figures().get(0).low()).isEqualTo(Fan.TYPICAL.onK());
         assertThat(ids(sheet(DESIGN, Optional.empty(), Optional.empty()))).doesNotContain("mount-mesh", "mount-fan");
+    }
+
+    private static Message mounted(String rubber) {
+        return StepText.MOUNT_CORE.say("why").count("mounts", 1).choose("rubber", rubber.equals("yes"));
     }
 
     @Test
@@ -296,11 +304,11 @@ class RunSheetTest {
         Placement.Mount hard = new Placement.Mount(0, 0, 6.5e-3, Placement.Method.BOLT, false);
         Placement placed = new Placement(0, 0.4, 0.2, 0, false, false, false, List.of(hard));
         assertThat(sheet(DESIGN, Optional.of(placed), Optional.empty()).steps())
-                .anyMatch(s -> s.why().contains("Without rubber"));
+                .anyMatch(s -> s.why().equals(mounted("no")));
         Placement.Mount soft = new Placement.Mount(0, 0, 6.5e-3, Placement.Method.BOLT, true);
         Placement held = new Placement(0, 0.4, 0.2, 0, false, false, false, List.of(soft));
         assertThat(sheet(DESIGN, Optional.of(held), Optional.empty()).steps())
-                .noneMatch(s -> s.why().contains("Without rubber"));
+                .anyMatch(s -> s.why().equals(mounted("yes")));
     }
 
     @Test

@@ -23,6 +23,7 @@ import isotherm.server.store.Books;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Kind;
 import isotherm.words.UnitChoice;
+import isotherm.words.Words;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
@@ -90,7 +91,8 @@ class CareController {
         boolean fresh = books.write(Kind.CAR, carId, wanted.id(), json.writeValueAsString(entry), before -> Care.book(
                         build, read(before), catalogue.parts())
                 .refusal(wanted)
-                .ifPresent(words -> {
+                .ifPresent(why -> {
+                    String words = Words.english().render(why, UnitChoice.METRIC);
                     throw new InvalidDocument(List.of(Problem.of("/on", entry.on(), words)));
                 }));
         return ResponseEntity.status(fresh ? HttpStatus.CREATED : HttpStatus.OK).body(care(carId));

@@ -52,17 +52,24 @@ class PlumbingController {
     }
 
     @PostMapping("/plumb/bill.csv")
-    ResponseEntity<byte[]> billCsv(@RequestBody Plumbed.PlumbQuestion question, Desk.Asker asker) {
+    ResponseEntity<byte[]> billCsv(
+            @RequestBody Plumbed.PlumbQuestion question,
+            @RequestParam(defaultValue = "") Set<Measure> imperial,
+            Desk.Asker asker) {
         return file(
-                PlumbingFiles.billCsv(plumb(question, asker)).getBytes(StandardCharsets.UTF_8),
+                PlumbingFiles.billCsv(plumb(question, asker), new Speech(new UnitChoice(imperial)))
+                        .getBytes(StandardCharsets.UTF_8),
                 CSV,
                 "bill-of-materials.csv");
     }
 
     @PostMapping("/plumb/bill.pdf")
-    ResponseEntity<byte[]> billPdf(@RequestBody Plumbed.PlumbQuestion question, Desk.Asker asker) {
+    ResponseEntity<byte[]> billPdf(
+            @RequestBody Plumbed.PlumbQuestion question,
+            @RequestParam(defaultValue = "") Set<Measure> imperial,
+            Desk.Asker asker) {
         return file(
-                PlumbingFiles.billPdf(title(question), plumb(question, asker)),
+                PlumbingFiles.billPdf(title(question), plumb(question, asker), new Speech(new UnitChoice(imperial))),
                 MediaType.APPLICATION_PDF,
                 "bill-of-materials.pdf");
     }

@@ -235,7 +235,7 @@ public final class BuildDocuments {
             @Missing("none yet") EntryDocument reading,
             @Missing("not started") EntryDocument timer,
             List<EntryDocument> notes,
-            @Missing("it may") String refusal) {}
+            @Missing("it may") MessageDocument refusal) {}
 
     /**
      * A gate.
@@ -248,7 +248,7 @@ public final class BuildDocuments {
      */
     public record GateState(
             Gate gate,
-            String words,
+            MessageDocument words,
             boolean open,
             List<String> missing,
             @Missing("not overridden") EntryDocument override) {}

@@ -11,6 +11,8 @@ import isotherm.server.store.Books;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Kind;
 import isotherm.server.store.LargeStore;
+import isotherm.words.UnitChoice;
+import isotherm.words.Words;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.Collection;
@@ -82,7 +84,8 @@ public class BuildService {
         return log.write(Kind.BUILD, id, wanted.id(), json.writeValueAsString(entry), before -> Builds.progress(
                         build, read(before))
                 .refusal(wanted)
-                .ifPresent(words -> {
+                .ifPresent(why -> {
+                    String words = Words.english().render(why, UnitChoice.METRIC);
                     throw new InvalidDocument(List.of(Problem.of("/on", entry.on(), words)));
                 }));
     }

@@ -1,7 +1,9 @@
 package isotherm.server.build;
 
 import isotherm.core.message.Measure;
-import isotherm.core.plumb.Parts;
+import isotherm.core.message.Message;
+import isotherm.core.message.Said;
+import isotherm.core.parts.Parts;
 import isotherm.core.sheet.Entry;
 import isotherm.core.sheet.Job;
 import isotherm.core.sheet.Progress;
@@ -18,9 +20,12 @@ import isotherm.server.build.BuildDocuments.SheetReading;
 import isotherm.server.build.BuildDocuments.SheetStep;
 import isotherm.server.build.BuildDocuments.StepState;
 import isotherm.server.contract.InvalidDocument;
+import isotherm.server.contract.MessageDocument;
 import isotherm.server.garage.DesignDocument;
 import isotherm.server.plumbing.Plumbed;
 import isotherm.server.plumbing.PlumbingSolver;
+import isotherm.words.UnitChoice;
+import isotherm.words.Words;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
@@ -73,25 +78,30 @@ public final class Builds {
                 : Optional.empty();
     }
 
+    /** A sheet is a record: it keeps the words that its people worked by. Its figures stand beside them, in anybody's units. */
+    private static String words(Message message) {
+        return Words.english().render(message, UnitChoice.METRIC);
+    }
+
     private static SheetStep written(Step s) {
         return new SheetStep(
                 s.id(),
                 s.stage(),
-                s.what(),
-                s.why(),
-                s.caution().isEmpty() ? null : s.caution(),
+                words(s.what()),
+                words(s.why()),
+                s.caution().map(Builds::words).orElse(null),
                 s.figures().stream()
                         .map(f -> new SheetFigure(
-                                f.name(),
+                                words(f.name()),
                                 f.measure(),
                                 rounded(f.measure().metric().of(f.low())),
                                 rounded(f.measure().metric().of(f.high())),
                                 f.source(),
-                                f.from()))
+                                words(f.from())))
                         .toList(),
                 s.reading()
                         .map(r -> new SheetReading(
-                                r.name(),
+                                words(r.name()),
                                 r.measure(),
                                 limit(r.measure(), r.least()),
                                 limit(r.measure(), r.most()),
@@ -119,17 +129,17 @@ public final class Builds {
                 .map(s -> new Step(
                         s.id(),
                         s.stage(),
-                        s.what(),
-                        s.why(),
-                        s.caution() == null ? "" : s.caution(),
+                        Said.words(s.what()),
+                        Said.words(s.why()),
+                        Optional.ofNullable(s.caution()).map(Said::words),
                         s.figures().stream()
                                 .map(f -> new Step.Figure(
-                                        f.name(),
+                                        Said.words(f.name()),
                                         f.measure(),
                                         f.measure().metric().toSi(f.low()),
                                         f.measure().metric().toSi(f.high()),
                                         f.source(),
-                                        f.from()))
+                                        Said.words(f.from())))
                                 .toList(),
                         Optional.ofNullable(s.reading()).map(Builds::reading),
                         s.timerSeconds() == null ? 0 : s.timerSeconds(),
@@ -139,7 +149,7 @@ public final class Builds {
 
     private static Step.Reading reading(SheetReading r) {
         return new Step.Reading(
-                r.name(),
+                Said.words(r.name()),
                 r.measure(),
                 r.least() == null
                         ? Double.NEGATIVE_INFINITY
@@ -232,12 +242,13 @@ public final class Builds {
                                                 s.step().id(),
                                                 OptionalDouble.empty(),
                                                 ""))
+                                        .map(MessageDocument::of)
                                         .orElse(null)))
                         .toList(),
                 p.gates().entrySet().stream()
                         .map(g -> new GateState(
                                 g.getKey(),
-                                g.getKey().words(),
+                                MessageDocument.of(g.getKey().say("shut")),
                                 g.getValue().open(),
                                 g.getValue().missing(),
                                 shown(g.getValue().override(), byId)))

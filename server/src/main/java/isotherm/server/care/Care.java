@@ -1,12 +1,12 @@
 package isotherm.server.care;
 
+import isotherm.core.car.Car;
 import isotherm.core.care.CareBook;
 import isotherm.core.care.CareEntry;
 import isotherm.core.care.CarePlan;
 import isotherm.core.care.Task;
-import isotherm.core.plumb.HoseType;
-import isotherm.core.plumb.Parts;
-import isotherm.core.simulate.Car;
+import isotherm.core.parts.HoseType;
+import isotherm.core.parts.Parts;
 import isotherm.core.simulate.PressureCheck;
 import isotherm.server.build.BuildDocuments.BuildDocument;
 import isotherm.server.care.CareDocuments.CareEntryDocument;

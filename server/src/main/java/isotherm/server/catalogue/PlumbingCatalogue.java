@@ -1,7 +1,7 @@
 package isotherm.server.catalogue;
 
 import isotherm.core.catalogue.PlumbingParts;
-import isotherm.core.plumb.Parts;
+import isotherm.core.parts.Parts;
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.plumbing.PlumbingPartDocuments.AdaptorDocument;
 import isotherm.server.plumbing.PlumbingPartDocuments.HoseEndDocument;

@@ -1,7 +1,7 @@
 package isotherm.server.contract;
 
+import isotherm.core.car.Car;
 import isotherm.core.duty.Duty;
-import isotherm.core.simulate.Car;
 import java.util.List;
 
 /** What a question may cost: so many sessions of such a length, said before they are begun and not after an hour. */

@@ -1,6 +1,6 @@
 package isotherm.server.evidence;
 
-import isotherm.core.simulate.Car;
+import isotherm.core.car.Car;
 import isotherm.server.contract.Checked;
 import isotherm.server.contract.Missing;
 import isotherm.server.contract.Problem;

@@ -5,8 +5,8 @@ import com.lowagie.text.DocumentException;
 import com.lowagie.text.Element;
 import com.lowagie.text.Paragraph;
 import com.lowagie.text.pdf.PdfPTable;
+import isotherm.core.bill.BillLine;
 import isotherm.core.message.Measure;
-import isotherm.core.plumb.BillLine;
 import isotherm.server.contract.MessageDocument;
 import isotherm.server.plumbing.Plumbed;
 import java.io.IOException;
@@ -18,13 +18,17 @@ import org.apache.commons.csv.CSVPrinter;
 
 /** Bill of materials and cut list as they are taken to the shop and to the bench. */
 public final class PlumbingFiles {
+    /** Hose and oil are sold in halves of a metre and of a litre. */
+    private static final int SOLD_DIGITS = 1;
+
     private PlumbingFiles() {}
 
     /**
      * @param p a plumbing
+     * @param speech words and units
      * @return its bill as CSV with a header; what is there already has {@code yes} in the last column
      */
-    public static String billCsv(Plumbed p) {
+    public static String billCsv(Plumbed p, Speech speech) {
         StringBuilder text = new StringBuilder();
         CSVFormat format = CSVFormat.Builder.create(CSVFormat.RFC4180)
                 .setHeader("group", "what", "number", "quantity", "unit", "each", "price", "have")
@@ -33,11 +37,11 @@ public final class PlumbingFiles {
             for (Plumbed.Bill b : p.bill()) {
                 printer.printRecord(
                         b.group().name().toLowerCase(Locale.ROOT),
-                        plain(b.what()),
+                        plain(speech.say(b.what())),
                         plain(b.number()),
-                        b.quantity(),
-                        b.unit(),
-                        b.each(),
+                        b.measure() == null ? b.quantity() : speech.number(b.measure(), b.quantity(), SOLD_DIGITS),
+                        b.measure() == null ? "pcs" : speech.unit(b.measure()),
+                        b.measure() == null ? money(b.each()) : money(speech.each(b.each(), b.measure())),
                         money(b.quantity() * b.each()),
                         b.have() ? "yes" : "");
             }
@@ -60,9 +64,10 @@ public final class PlumbingFiles {
     /**
      * @param title car and design
      * @param p a plumbing
+     * @param speech words and units
      * @return its bill as a PDF on A4
      */
-    public static byte[] billPdf(String title, Plumbed p) {
+    public static byte[] billPdf(String title, Plumbed p, Speech speech) {
         return Paper.pdf(title + ": bill of materials", (document, writer) -> {
             for (BillLine.Group group : BillLine.Group.values()) {
                 List<Plumbed.Bill> lines =
@@ -80,9 +85,10 @@ public final class PlumbingFiles {
                 PdfPTable table = Paper.table(new float[] {1, 9, 6, 3, 3});
                 for (Plumbed.Bill b : lines) {
                     table.addCell(Paper.cell(b.have() ? "x" : "[  ]", Paper.TEXT, Element.ALIGN_LEFT));
-                    table.addCell(Paper.cell(b.what(), b.have() ? Paper.TEXT : Paper.STRONG, Element.ALIGN_LEFT));
+                    table.addCell(
+                            Paper.cell(speech.say(b.what()), b.have() ? Paper.TEXT : Paper.STRONG, Element.ALIGN_LEFT));
                     table.addCell(Paper.cell(b.number(), Paper.TEXT, Element.ALIGN_LEFT));
-                    table.addCell(Paper.cell(quantity(b.quantity()) + " " + b.unit(), Paper.TEXT, Element.ALIGN_RIGHT));
+                    table.addCell(Paper.cell(quantity(b, speech), Paper.TEXT, Element.ALIGN_RIGHT));
                     table.addCell(Paper.cell(
                             b.have() ? "there" : b.each() > 0 ? money(b.quantity() * b.each()) : "",
                             Paper.TEXT,
@@ -104,8 +110,10 @@ public final class PlumbingFiles {
         });
     }
 
-    private static String quantity(double q) {
-        return q == Math.rint(q) ? String.format(Locale.ROOT, "%.0f", q) : String.format(Locale.ROOT, "%.1f", q);
+    private static String quantity(Plumbed.Bill b, Speech speech) {
+        return b.measure() == null
+                ? String.format(Locale.ROOT, "%.0f pcs", b.quantity())
+                : speech.figure(b.measure(), b.quantity(), SOLD_DIGITS);
     }
 
     /**

@@ -62,13 +62,13 @@ public final class SheetFiles {
                 if (steps.isEmpty()) {
                     continue;
                 }
-                Paper.heading(document, stage.ordinal() + 1 + "  " + stage.words());
+                Paper.heading(document, stage.ordinal() + 1 + "  " + speech.name(stage));
                 PdfPTable table = Paper.table(COLUMNS);
                 table.setSplitRows(false);
                 for (SheetStep s : steps) {
                     if (s.behind() != null && s.behind() != gate) {
                         gate = s.behind();
-                        table.addCell(gate(progress, gate, build));
+                        table.addCell(gate(progress, gate, build, speech));
                     }
                     step(table, s, states.get(s.id()), speech);
                 }
@@ -90,7 +90,7 @@ public final class SheetFiles {
         });
     }
 
-    private static PdfPCell gate(SheetProgress progress, Gate gate, BuildDocument build) {
+    private static PdfPCell gate(SheetProgress progress, Gate gate, BuildDocument build, Speech speech) {
         GateState state = progress.gates().stream()
                 .filter(g -> g.gate() == gate)
                 .findFirst()
@@ -100,7 +100,7 @@ public final class SheetFiles {
                         + state.override().at() + ": " + state.override().text()
                 : state.open()
                         ? "Shown: the work may go on."
-                        : gate.words() + ": first "
+                        : speech.say(gate.say("shut")) + ": first "
                                 + state.missing().stream()
                                         .map(id -> build.steps().stream()
                                                 .filter(s -> s.id().equals(id))

@@ -64,6 +64,11 @@ public final class Speech {
         return String.format(Locale.ROOT, "%.1f", metric * scale);
     }
 
+    /** The price of one unit, given for the metric one. */
+    double each(double metric, Measure measure) {
+        return metric * measure.metric().factor() / units.unit(measure).factor();
+    }
+
     String unit(Measure measure) {
         return units.unit(measure).symbol();
     }

@@ -1,7 +1,7 @@
 package isotherm.server.garage;
 
-import isotherm.core.plumb.FilterStand;
 import isotherm.core.route.Bay;
+import isotherm.core.takeoff.FilterStand;
 import isotherm.server.contract.Checked;
 import isotherm.server.contract.DocumentReader;
 import isotherm.server.contract.Missing;

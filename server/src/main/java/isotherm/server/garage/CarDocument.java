@@ -1,6 +1,7 @@
 package isotherm.server.garage;
 
 import isotherm.core.airflow.Radiator;
+import isotherm.core.car.Car;
 import isotherm.core.duty.Vehicle;
 import isotherm.core.fluid.Units;
 import isotherm.core.heat.Aspiration;
@@ -8,7 +9,6 @@ import isotherm.core.heat.HeatSchool;
 import isotherm.core.hydraulics.GaugePoint;
 import isotherm.core.hydraulics.OilPump;
 import isotherm.core.simulate.Belief;
-import isotherm.core.simulate.Car;
 import isotherm.core.simulate.Factor;
 import isotherm.server.contract.Checked;
 import isotherm.server.contract.DocumentReader;
@@ -364,10 +364,10 @@ public record CarDocument(
                                 losses.movingWPerK(),
                                 losses.blockWPerK(),
                                 losses.metalKjPerK() * 1e3),
-                new isotherm.core.simulate.Coolant(
+                new isotherm.core.car.Coolant(
                         coolant.capacityKjPerK() * 1e3,
                         coolant.heatSharePercent() == null
-                                ? isotherm.core.simulate.Coolant.HEAT_SHARE
+                                ? isotherm.core.car.Coolant.HEAT_SHARE
                                 : coolant.heatSharePercent() / 100,
                         radiator,
                         Units.kelvin(coolant.opensC()),

@@ -3,6 +3,7 @@ package isotherm.server.garage;
 import isotherm.core.airflow.Airway;
 import isotherm.core.airflow.Fan;
 import isotherm.core.airflow.MeasuredPressure;
+import isotherm.core.car.Design;
 import isotherm.core.exchanger.Core;
 import isotherm.core.exchanger.CoreDetail;
 import isotherm.core.exchanger.CoreModel;
@@ -10,7 +11,6 @@ import isotherm.core.fluid.Units;
 import isotherm.core.hydraulics.CoolerLoop;
 import isotherm.core.hydraulics.Hose;
 import isotherm.core.hydraulics.OilThermostat;
-import isotherm.core.simulate.Design;
 import java.util.Optional;
 
 /** The way of a cooler into {@code core} and out of it. */

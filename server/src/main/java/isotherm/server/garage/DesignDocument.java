@@ -1,13 +1,13 @@
 package isotherm.server.garage;
 
 import isotherm.core.airflow.Place;
+import isotherm.core.car.Design;
 import isotherm.core.exchanger.Construction;
 import isotherm.core.exchanger.CoreDetail;
 import isotherm.core.exchanger.Finish;
 import isotherm.core.exchanger.Ports;
 import isotherm.core.hydraulics.OilThermostat;
 import isotherm.core.nose.Placement;
-import isotherm.core.simulate.Design;
 import isotherm.server.contract.Checked;
 import isotherm.server.contract.DocumentReader;
 import isotherm.server.contract.Missing;

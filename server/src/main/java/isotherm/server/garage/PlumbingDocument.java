@@ -1,9 +1,9 @@
 package isotherm.server.garage;
 
-import isotherm.core.plumb.Accessory;
-import isotherm.core.plumb.End;
-import isotherm.core.plumb.FittingChain;
-import isotherm.core.plumb.Joint;
+import isotherm.core.line.FittingChain;
+import isotherm.core.parts.Accessory;
+import isotherm.core.parts.End;
+import isotherm.core.parts.Joint;
 import isotherm.core.plumb.Plumbing;
 import isotherm.server.contract.Missing;
 import isotherm.server.contract.Quantity;

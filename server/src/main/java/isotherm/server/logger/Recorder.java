@@ -1,11 +1,11 @@
 package isotherm.server.logger;
 
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
 import isotherm.core.duty.TrackDuty;
 import isotherm.core.fluid.Units;
-import isotherm.core.simulate.Car;
-import isotherm.core.simulate.Design;
 import isotherm.core.simulate.Factor;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;

@@ -1,6 +1,9 @@
 package isotherm.server.logger;
 
 import isotherm.core.airflow.Radiator;
+import isotherm.core.car.Car;
+import isotherm.core.car.Coolant;
+import isotherm.core.car.Design;
 import isotherm.core.duty.Duty;
 import isotherm.core.duty.LogDuty;
 import isotherm.core.duty.Trailer;
@@ -11,9 +14,6 @@ import isotherm.core.hydraulics.OilCircuit;
 import isotherm.core.hydraulics.OilThermostat;
 import isotherm.core.sheet.Channel;
 import isotherm.core.sheet.Sample;
-import isotherm.core.simulate.Car;
-import isotherm.core.simulate.Coolant;
-import isotherm.core.simulate.Design;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
 import java.util.Arrays;

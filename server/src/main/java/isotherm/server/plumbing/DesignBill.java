@@ -1,13 +1,15 @@
 package isotherm.server.plumbing;
 
+import isotherm.core.bill.BillItem;
+import isotherm.core.bill.BillLine;
+import isotherm.core.car.Design;
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.exchanger.Core;
 import isotherm.core.hydraulics.OilThermostat;
+import isotherm.core.message.Measure;
+import isotherm.core.message.Message;
 import isotherm.core.nose.Placement;
-import isotherm.core.plumb.BillLine;
 import isotherm.core.plumb.Plumbing;
-import isotherm.core.simulate.Design;
-import isotherm.server.contract.Rounding;
 import isotherm.server.garage.DesignDocument;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -32,44 +34,39 @@ final class DesignBill {
                 .thermostat()
                 .filter(t -> t.site() == OilThermostat.Site.IN_LINE
                         || !plan.takeoff().thermostat())
-                .ifPresent(t -> bill.add(part(String.format(
-                        Locale.ROOT,
-                        "thermostat %s, opens at %.0f °C",
-                        t.site() == OilThermostat.Site.HOUSING ? "for the filter housing" : "in line",
-                        Rounding.celsius(t.opensK())))));
+                .ifPresent(t -> bill.add(BillLine.part(BillItem.THERMOSTAT
+                        .say("what")
+                        .choose("housing", t.site() == OilThermostat.Site.HOUSING)
+                        .with("opens", Measure.TEMPERATURE, t.opensK()))));
         c.airway()
                 .fan()
-                .ifPresent(f -> bill.add(part(String.format(
-                        Locale.ROOT,
-                        "fan, %.2f m³/s, with switch %.0f/%.0f °C, relay and fuse",
-                        f.freeFlow(),
-                        Rounding.celsius(f.onK()),
-                        Rounding.celsius(f.offK())))));
+                .ifPresent(f -> bill.add(BillLine.part(BillItem.FAN
+                        .say("what")
+                        .with("flow", Measure.AIR_FLOW, f.freeFlow())
+                        .with("on", Measure.TEMPERATURE, f.onK())
+                        .with("off", Measure.TEMPERATURE, f.offK()))));
         if (document.mesh()) {
-            bill.add(part("stone mesh for the opening"));
+            bill.add(BillLine.part(BillItem.MESH.say("what")));
         }
         DesignDocument.PlacementDocument p = document.placement();
         if (p.shroud()) {
-            bill.add(part("sheet for the shroud"));
+            bill.add(BillLine.part(BillItem.SHROUD.say("what")));
         }
         if (Boolean.TRUE.equals(p.skidPlate())) {
-            bill.add(part("skid plate under the core"));
+            bill.add(BillLine.part(BillItem.SKID_PLATE.say("what")));
         }
         mounts(p.mounts(), bill);
         if (p.foam()) {
-            bill.add(line(BillLine.Group.CONSUMABLES, "foam strip for the shroud's joints", 2, "m"));
+            bill.add(metres(BillLine.Group.CONSUMABLES, BillItem.FOAM.say("what"), 2));
         }
         if (sleeved && plan.lines().stream().allMatch(l -> l.path().isPresent())) {
-            bill.add(line(
+            double length = plan.lines().stream()
+                    .mapToDouble(l -> l.path().orElseThrow().length())
+                    .sum();
+            bill.add(metres(
                     BillLine.Group.PARTS,
-                    "heat sleeve " + plan.hose().dash(),
-                    Math.ceil(plan.lines().stream()
-                                            .mapToDouble(
-                                                    l -> l.path().orElseThrow().length())
-                                            .sum()
-                                    * 2)
-                            / 2,
-                    "m"));
+                    BillItem.HEAT_SLEEVE.say("what").name("size", plan.hose().dash()),
+                    Math.ceil(length * 2) / 2));
         }
         return bill;
     }
@@ -78,32 +75,24 @@ final class DesignBill {
         for (Placement.Method method : Placement.Method.values()) {
             long n = mounts.stream().filter(m -> m.method() == method).count();
             if (n > 0) {
-                bill.add(line(
-                        BillLine.Group.PARTS,
-                        switch (method) {
-                            case CLAMP -> "bracket that clamps";
-                            case BOLT -> "bolt with washers and lock nut";
-                            case RIVET_NUT -> "rivet nut with bolt";
-                        },
-                        n,
-                        "pcs"));
+                bill.add(BillLine.pieces(
+                        BillLine.Group.PARTS, BillItem.valueOf(method.name()).say("what"), n));
                 if (method == Placement.Method.RIVET_NUT) {
-                    bill.add(line(BillLine.Group.TOOLS, "rivet-nut tool and drill", 1, "pcs"));
+                    bill.add(BillLine.pieces(BillLine.Group.TOOLS, BillItem.RIVET_TOOL.say("what"), 1));
                 }
                 if (method != Placement.Method.CLAMP) {
-                    bill.add(line(BillLine.Group.CONSUMABLES, "paint for bare holes, " + word(method), 1, "pcs"));
+                    bill.add(BillLine.pieces(
+                            BillLine.Group.CONSUMABLES,
+                            BillItem.PAINT.say("what").choose("bolts", method == Placement.Method.BOLT),
+                            1));
                 }
             }
         }
         long rubber =
                 mounts.stream().filter(DesignDocument.MountDocument::rubber).count();
         if (rubber > 0) {
-            bill.add(line(BillLine.Group.PARTS, "rubber mount", rubber, "pcs"));
+            bill.add(BillLine.pieces(BillLine.Group.PARTS, BillItem.RUBBER_MOUNT.say("what"), rubber));
         }
-    }
-
-    private static String word(Placement.Method method) {
-        return method == Placement.Method.BOLT ? "bolts" : "rivet nuts";
     }
 
     private static BillLine core(Core core, List<CorePart> cores) {
@@ -116,23 +105,23 @@ final class DesignBill {
                 .min(Comparator.comparingDouble(CorePart::price));
         return new BillLine(
                 BillLine.Group.PARTS,
-                String.format(
-                        Locale.ROOT,
-                        "core, %d rows of %.0f mm, %s",
-                        core.rows(),
-                        core.width() * 1e3,
-                        core.construction().name().toLowerCase(Locale.ROOT).replace('_', ' ')),
+                BillItem.CORE
+                        .say("what")
+                        .count("rows", core.rows())
+                        .with("width", Measure.LENGTH, core.width())
+                        .name(
+                                "construction",
+                                core.construction()
+                                        .name()
+                                        .toLowerCase(Locale.ROOT)
+                                        .replace('_', ' ')),
                 found.map(p -> p.maker() + " " + p.number()).orElse(""),
                 1,
-                "pcs",
+                Optional.empty(),
                 found.map(CorePart::price).orElse(0.0));
     }
 
-    private static BillLine part(String what) {
-        return line(BillLine.Group.PARTS, what, 1, "pcs");
-    }
-
-    private static BillLine line(BillLine.Group group, String what, double quantity, String unit) {
-        return new BillLine(group, what, "", quantity, unit, 0);
+    private static BillLine metres(BillLine.Group group, Message what, double metres) {
+        return new BillLine(group, what, "", metres, Optional.of(Measure.DISTANCE), 0);
     }
 }

@@ -2,16 +2,16 @@ package isotherm.server.plumbing;
 
 import static isotherm.server.contract.Rounding.round;
 
-import isotherm.core.plumb.CutList;
-import isotherm.core.plumb.CutOrder;
-import isotherm.core.plumb.End;
-import isotherm.core.plumb.FittingChain;
-import isotherm.core.plumb.HoseEnd;
-import isotherm.core.plumb.HoseType;
-import isotherm.core.plumb.Line;
-import isotherm.core.plumb.Parts;
+import isotherm.core.line.CutList;
+import isotherm.core.line.CutOrder;
+import isotherm.core.line.FittingChain;
+import isotherm.core.line.Line;
+import isotherm.core.parts.End;
+import isotherm.core.parts.HoseEnd;
+import isotherm.core.parts.HoseType;
+import isotherm.core.parts.Parts;
+import isotherm.core.parts.Tightening;
 import isotherm.core.plumb.Plumbing;
-import isotherm.core.plumb.Tightening;
 import isotherm.core.route.Bay;
 import isotherm.server.contract.MessageDocument;
 import isotherm.server.garage.PlumbingDocument;
@@ -193,12 +193,10 @@ final class LineWriter {
 
     private static Plumbed.Alternative alternative(
             String end, FittingChain.Wish wish, FittingChain chain, double bore) {
-        String words = String.join(
-                ", then ", chain.steps().stream().map(s -> s.adaptor().number()).toList());
         return new Plumbed.Alternative(
                 end,
                 wish,
-                words.isEmpty() ? "none: they mate by themselves" : words,
+                chain.steps().stream().map(step -> step.adaptor().number()).toList(),
                 round(chain.price(), 2),
                 round(chain.heads(bore), 2),
                 chain.steps().size() + 1);

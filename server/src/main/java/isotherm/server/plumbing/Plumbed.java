@@ -1,9 +1,10 @@
 package isotherm.server.plumbing;
 
-import isotherm.core.plumb.BillLine;
-import isotherm.core.plumb.HoseType;
-import isotherm.core.plumb.Misfit;
+import isotherm.core.bill.BillLine;
+import isotherm.core.message.Measure;
+import isotherm.core.parts.HoseType;
 import isotherm.core.route.Bay;
+import isotherm.core.takeoff.Misfit;
 import isotherm.server.contract.Checked;
 import isotherm.server.contract.MessageDocument;
 import isotherm.server.contract.Missing;
@@ -148,15 +149,15 @@ public record Plumbed(
      *
      * @param end which end
      * @param wish what it is best at
-     * @param words its adaptors
+     * @param adaptors numbers of its adaptors; none where the ends mate by themselves
      * @param price their price
      * @param heads velocity heads lost in them
      * @param joints number of joints
      */
     public record Alternative(
             String end,
-            isotherm.core.plumb.FittingChain.Wish wish,
-            String words,
+            isotherm.core.line.FittingChain.Wish wish,
+            List<String> adaptors,
             double price,
             double heads,
             int joints) {}
@@ -288,18 +289,18 @@ public record Plumbed(
      * @param group what it belongs to
      * @param what what it is
      * @param number maker and number
-     * @param quantity how much
-     * @param unit unit of the quantity
-     * @param each price of one unit
+     * @param quantity how much: pieces, or in the metric unit of what it is sold by
+     * @param measure what it is sold by
+     * @param each price of one piece or metric unit
      * @param have whether its people have it already
      */
     public record Bill(
             String key,
             BillLine.Group group,
-            String what,
+            MessageDocument what,
             String number,
             double quantity,
-            String unit,
+            @Missing("pieces") Measure measure,
             double each,
             boolean have) {}
 

@@ -1,12 +1,12 @@
 package isotherm.server.plumbing;
 
 import isotherm.core.fluid.Units;
-import isotherm.core.plumb.Adaptor;
-import isotherm.core.plumb.End;
-import isotherm.core.plumb.HoseEnd;
-import isotherm.core.plumb.HoseType;
-import isotherm.core.plumb.Joint;
-import isotherm.core.plumb.Takeoff;
+import isotherm.core.parts.Adaptor;
+import isotherm.core.parts.End;
+import isotherm.core.parts.HoseEnd;
+import isotherm.core.parts.HoseType;
+import isotherm.core.parts.Joint;
+import isotherm.core.parts.Takeoff;
 import isotherm.server.contract.Checked;
 import isotherm.server.contract.DocumentReader;
 import isotherm.server.contract.Missing;

@@ -3,23 +3,23 @@ package isotherm.server.plumbing;
 import static isotherm.server.contract.Rounding.celsius;
 import static isotherm.server.contract.Rounding.round;
 
+import isotherm.core.bill.BillLine;
+import isotherm.core.bill.BillOfMaterials;
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.exchanger.CoreModel;
 import isotherm.core.hydraulics.CoolerLoop;
 import isotherm.core.hydraulics.Hose;
 import isotherm.core.hydraulics.OilCircuit;
-import isotherm.core.plumb.BillLine;
-import isotherm.core.plumb.BillOfMaterials;
-import isotherm.core.plumb.CorePorts;
-import isotherm.core.plumb.HoseType;
-import isotherm.core.plumb.Line;
-import isotherm.core.plumb.Parts;
+import isotherm.core.line.CorePorts;
+import isotherm.core.line.Line;
+import isotherm.core.parts.HoseType;
+import isotherm.core.parts.Parts;
+import isotherm.core.parts.Takeoff;
 import isotherm.core.plumb.Plumbing;
 import isotherm.core.plumb.PlumbingNotes;
-import isotherm.core.plumb.Takeoff;
 import isotherm.core.route.Bay;
-import isotherm.core.simulate.Car;
-import isotherm.core.simulate.Design;
 import isotherm.core.simulate.PressureCheck;
 import isotherm.core.simulate.Simulator;
 import isotherm.server.contract.InvalidDocument;
@@ -30,6 +30,8 @@ import isotherm.server.garage.DesignDocument;
 import isotherm.server.garage.PlumbingDocument;
 import isotherm.server.session.OutcomeDocument;
 import isotherm.server.session.Solver;
+import isotherm.words.UnitChoice;
+import isotherm.words.Words;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -107,9 +109,11 @@ public final class PlumbingSolver {
         Optional<Plumbed.PlumbFigures> figures = piped.map(d -> figures(ground, d, plan));
         List<BillLine> bill = new ArrayList<>(DesignBill.of(
                 ground.design(), q.design().cooler(), plan, ground.choice().sleeved(), cores));
-        bill.addAll(plan.bill(
-                figures.map(f -> f.addedOilL() * 1e-3).orElse(0.0), q.car().oilVolumeL() * 1e-3));
-        BillOfMaterials.KitOrLoose kit = plan.kitOrLoose(bill);
+        bill.addAll(new BillOfMaterials(plan)
+                .lines(
+                        figures.map(f -> f.addedOilL() * 1e-3).orElse(0.0),
+                        q.car().oilVolumeL() * 1e-3));
+        BillOfMaterials.KitOrLoose kit = new BillOfMaterials(plan).kitOrLoose(bill);
         List<String> have = q.design().plumbing().have();
         return new Plumbed(
                 fit(plan),
@@ -123,17 +127,7 @@ public final class PlumbingSolver {
                 loop(plan).orElse(null),
                 figures.orElse(null),
                 Boolean.TRUE.equals(q.sizes()) ? sizes(ground, plan) : List.of(),
-                bill.stream()
-                        .map(b -> new Plumbed.Bill(
-                                b.key(),
-                                b.group(),
-                                b.what(),
-                                b.number(),
-                                round(b.quantity(), 2),
-                                b.unit(),
-                                round(b.each(), 2),
-                                have.contains(b.key())))
-                        .toList(),
+                bill.stream().map(b -> billed(b, have)).toList(),
                 new Plumbed.Kit(
                         round(kit.loosePrice(), 2),
                         round(kit.kitPrice(), 0),
@@ -141,7 +135,7 @@ public final class PlumbingSolver {
                         kit.kitHours(),
                         round(
                                 bill.stream()
-                                        .filter(b -> !have.contains(b.key()))
+                                        .filter(b -> !have.contains(keyOf(b)))
                                         .mapToDouble(BillLine::price)
                                         .sum(),
                                 2)),
@@ -266,7 +260,11 @@ public final class PlumbingSolver {
                 round(check.primeSeconds(), 1),
                 round(check.drainSeconds(), 1),
                 round(plan.mass(), 2),
-                round(plan.kitOrLoose(plan.bill(check.loopVolume(), 0)).loosePrice(), 2));
+                round(
+                        new BillOfMaterials(plan)
+                                .kitOrLoose(new BillOfMaterials(plan).lines(check.loopVolume(), 0))
+                                .loosePrice(),
+                        2));
     }
 
     private static List<Plumbed.Size> sizes(Ground g, Plumbing chosen) {
@@ -285,7 +283,11 @@ public final class PlumbingSolver {
     private static Plumbed.Size size(Ground g, HoseType hose, boolean chosen, Plumbing plan) {
         Optional<Design> piped = piped(g, plan);
         boolean found = plan.lines().stream().allMatch(Line::found);
-        double price = round(plan.kitOrLoose(plan.bill(0, 0)).loosePrice(), 2);
+        double price = round(
+                new BillOfMaterials(plan)
+                        .kitOrLoose(new BillOfMaterials(plan).lines(0, 0))
+                        .loosePrice(),
+                2);
         if (piped.isEmpty()) {
             return new Plumbed.Size(
                     hose.dash(),
@@ -356,5 +358,23 @@ public final class PlumbingSolver {
 
     static double mm(double m) {
         return round(m * 1e3, 1);
+    }
+
+    /** What a line is known by when it is struck off: its number, or what it is in words, as it has been kept from the first. */
+    private static String keyOf(BillLine b) {
+        return (b.number().isEmpty() ? Words.english().render(b.what(), UnitChoice.METRIC) : b.number()).strip();
+    }
+
+    private static Plumbed.Bill billed(BillLine b, List<String> have) {
+        double perUnit = b.soldBy().map(m -> m.metric().toSi(1)).orElse(1.0);
+        return new Plumbed.Bill(
+                keyOf(b),
+                b.group(),
+                MessageDocument.of(b.what()),
+                b.number(),
+                round(b.quantity() / perUnit, 2),
+                b.soldBy().orElse(null),
+                round(b.each() * perUnit, 2),
+                have.contains(keyOf(b)));
     }
 }

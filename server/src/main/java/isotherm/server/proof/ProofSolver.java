@@ -1,5 +1,7 @@
 package isotherm.server.proof;
 
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.compare.LapProfile;
 import isotherm.core.compare.PredictionNote;
 import isotherm.core.compare.SessionComparison;
@@ -10,8 +12,6 @@ import isotherm.core.fluid.Units;
 import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
 import isotherm.core.simulate.Belief;
-import isotherm.core.simulate.Car;
-import isotherm.core.simulate.Design;
 import isotherm.core.simulate.Prediction;
 import isotherm.server.contract.MessageDocument;
 import isotherm.server.evidence.DrivenLog;

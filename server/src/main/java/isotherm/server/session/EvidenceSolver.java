@@ -3,12 +3,12 @@ package isotherm.server.session;
 import static isotherm.server.contract.Rounding.celsius;
 import static isotherm.server.contract.Rounding.round;
 
+import isotherm.core.car.Car;
 import isotherm.core.compare.SessionComparison;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.LogDuty;
 import isotherm.core.fit.LogFit;
 import isotherm.core.fluid.Units;
-import isotherm.core.simulate.Car;
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.contract.MessageDocument;
 import isotherm.server.contract.Problem;

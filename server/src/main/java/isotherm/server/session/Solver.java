@@ -1,5 +1,7 @@
 package isotherm.server.session;
 
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
 import isotherm.core.exchanger.CoreRating;
@@ -12,8 +14,6 @@ import isotherm.core.fluid.Oil;
 import isotherm.core.fluid.Units;
 import isotherm.core.heat.HeatSchool;
 import isotherm.core.hydraulics.OilCircuit;
-import isotherm.core.simulate.Car;
-import isotherm.core.simulate.Design;
 import isotherm.core.simulate.OperatingPoint;
 import isotherm.core.simulate.Prediction;
 import isotherm.core.simulate.PressureCheck;

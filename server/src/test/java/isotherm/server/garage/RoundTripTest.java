@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import isotherm.core.airflow.Place;
+import isotherm.core.car.Design;
 import isotherm.core.exchanger.Core;
-import isotherm.core.simulate.Design;
 import isotherm.core.simulate.Simulator;
 import isotherm.server.contract.DocumentReader;
 import isotherm.server.contract.InvalidDocument;

@@ -3,13 +3,13 @@ package isotherm.server.logger;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.fluid.Units;
 import isotherm.core.sheet.Channel;
 import isotherm.core.sheet.Expectation;
 import isotherm.core.sheet.Sample;
 import isotherm.core.sheet.Watch;
-import isotherm.core.simulate.Car;
-import isotherm.core.simulate.Design;
 import isotherm.server.contract.DocumentReader;
 import isotherm.server.garage.CarDocument;
 import isotherm.server.garage.DesignDocument;

@@ -3,7 +3,7 @@ package isotherm.server.logs;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import isotherm.core.simulate.Car;
+import isotherm.core.car.Car;
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.evidence.Channel;
 import isotherm.server.evidence.LogDocument;

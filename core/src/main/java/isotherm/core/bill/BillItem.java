@@ -1,0 +1,82 @@
+package isotherm.core.bill;
+
+import isotherm.core.message.MessageTopic;
+import java.util.List;
+
+/** What can stand on a bill. */
+public enum BillItem implements MessageTopic {
+    /** Core. */
+    CORE,
+    /** Thermostat. */
+    THERMOSTAT,
+    /** Fan. */
+    FAN,
+    /** Mesh. */
+    MESH,
+    /** Shroud. */
+    SHROUD,
+    /** Skid plate. */
+    SKID_PLATE,
+    /** Clamp. */
+    CLAMP,
+    /** Bolt. */
+    BOLT,
+    /** Rivet nut. */
+    RIVET_NUT,
+    /** Rubber mount. */
+    RUBBER_MOUNT,
+    /** Heat sleeve. */
+    HEAT_SLEEVE,
+    /** Takeoff. */
+    TAKEOFF,
+    /** Adaptor. */
+    ADAPTOR,
+    /** Hose end. */
+    HOSE_END,
+    /** Made up line. */
+    MADE_UP_LINE,
+    /** Hose. */
+    HOSE,
+    /** Accessory. */
+    ACCESSORY,
+    /** P clip. */
+    P_CLIP,
+    /** Separator. */
+    SEPARATOR,
+    /** Engine oil. */
+    ENGINE_OIL,
+    /** Oil filter. */
+    OIL_FILTER,
+    /** Tape. */
+    TAPE,
+    /** Bonded washer. */
+    BONDED_WASHER,
+    /** Copper washer. */
+    COPPER_WASHER,
+    /** O ring. */
+    O_RING,
+    /** Sundries. */
+    SUNDRIES,
+    /** Foam. */
+    FOAM,
+    /** Paint. */
+    PAINT,
+    /** Wrenches. */
+    WRENCHES,
+    /** Hose tools. */
+    HOSE_TOOLS,
+    /** Rivet tool. */
+    RIVET_TOOL,
+    /** Safety tools. */
+    SAFETY_TOOLS;
+
+    @Override
+    public String chapter() {
+        return "bill";
+    }
+
+    @Override
+    public List<String> parts() {
+        return List.of("what");
+    }
+}

@@ -1,0 +1,2 @@
+/** What is bought for a plumbing, and what that costs. */
+package isotherm.core.bill;

@@ -1,0 +1,186 @@
+package isotherm.core.car;
+
+import isotherm.core.airflow.Airway;
+import isotherm.core.duty.Vehicle;
+import isotherm.core.fluid.Oil;
+import isotherm.core.heat.Engine;
+import isotherm.core.heat.HeatSchool;
+import isotherm.core.hydraulics.GaugePoint;
+import isotherm.core.hydraulics.OilPump;
+import java.util.OptionalDouble;
+
+/**
+ * A car as it stands, before any cooler.
+ *
+ * @param engine the engine
+ * @param school how heat into the oil is estimated
+ * @param oil the oil in it
+ * @param oilVolume oil in the engine, m³
+ * @param vehicle body and gearing
+ * @param pump oil pump
+ * @param gauge a pressure reading
+ * @param losses what the sump and block lose or gain
+ * @param coolant the coolant circuit
+ * @param factoryExchanger UA of a factory oil-to-coolant exchanger, W/K, if there is one
+ * @param sensor where the oil temperature sensor sits
+ * @param limits the temperatures to keep
+ * @param correction what a log has said about coolers on this car
+ */
+public record Car(
+        Engine engine,
+        HeatSchool school,
+        Oil oil,
+        double oilVolume,
+        Vehicle vehicle,
+        OilPump pump,
+        GaugePoint gauge,
+        PassiveLosses losses,
+        Coolant coolant,
+        OptionalDouble factoryExchanger,
+        SensorPlace sensor,
+        Limits limits,
+        Correction correction) {
+
+    /**
+     * What leaves the oil without a cooler.
+     *
+     * @param still sump conductance at rest, W/K
+     * @param moving added conductance, W/K per (m/s)^0.8
+     * @param block conductance between oil and coolant through the block, W/K
+     * @param metal heat capacity of metal that follows the oil's temperature, J/K
+     */
+    public record PassiveLosses(double still, double moving, double block, double metal) {
+        /** Starting point for any car (default). */
+        public static final PassiveLosses DEFAULT = new PassiveLosses(20, 1.5, 100, 6000);
+    }
+
+    /**
+     * The temperatures to keep.
+     *
+     * @param targetLowK lower edge of the target band in use, K
+     * @param targetHighK upper edge of the target band, K
+     * @param limitK the oil's limit, K
+     */
+    public record Limits(double targetLowK, double targetHighK, double limitK) {}
+
+    /**
+     * What a log has said about coolers on this car.
+     *
+     * @param efficacy factor on the efficacy of a core, above 0
+     * @param air factor on the share of the air pressure that arrives, above 0
+     */
+    public record Correction(double efficacy, double air) {
+        /** No log yet. */
+        public static final Correction NONE = new Correction(1, 1);
+    }
+
+    /** Where an oil temperature sensor sits. */
+    public enum SensorPlace {
+        /** In the sump. */
+        SUMP,
+        /** In the plate, on the way to the cooler. */
+        PLATE_INLET,
+        /** In the plate, on the way back. */
+        PLATE_OUTLET,
+        /** In the main gallery. */
+        GALLERY
+    }
+
+    private Car changed(
+            Engine newEngine,
+            HeatSchool newSchool,
+            PassiveLosses newLosses,
+            Coolant newCoolant,
+            OptionalDouble newExchanger,
+            SensorPlace newSensor,
+            Correction newCorrection) {
+        return new Car(
+                newEngine,
+                newSchool,
+                oil,
+                oilVolume,
+                vehicle,
+                pump,
+                gauge,
+                newLosses,
+                newCoolant,
+                newExchanger,
+                newSensor,
+                limits,
+                newCorrection);
+    }
+
+    /**
+     * @param newSchool another estimate of the heat
+     * @return the same car under it
+     */
+    public Car withSchool(HeatSchool newSchool) {
+        return changed(engine, newSchool, losses, coolant, factoryExchanger, sensor, correction);
+    }
+
+    /**
+     * @param newEngine another state of tune
+     * @return the same car with it
+     */
+    public Car withEngine(Engine newEngine) {
+        return changed(newEngine, school, losses, coolant, factoryExchanger, sensor, correction);
+    }
+
+    /**
+     * @param newLosses other passive losses
+     * @return the same car with them
+     */
+    public Car withLosses(PassiveLosses newLosses) {
+        return changed(engine, school, newLosses, coolant, factoryExchanger, sensor, correction);
+    }
+
+    /**
+     * @param newCoolant another coolant circuit
+     * @return the same car with it
+     */
+    public Car withCoolant(Coolant newCoolant) {
+        return changed(engine, school, losses, newCoolant, factoryExchanger, sensor, correction);
+    }
+
+    /**
+     * @param conductance UA of a factory oil-to-coolant exchanger, W/K
+     * @return the same car with it
+     */
+    public Car withFactoryExchanger(double conductance) {
+        return changed(engine, school, losses, coolant, OptionalDouble.of(conductance), sensor, correction);
+    }
+
+    /**
+     * @param place where the sensor sits
+     * @return the same car with its sensor there
+     */
+    public Car withSensor(SensorPlace place) {
+        return changed(engine, school, losses, coolant, factoryExchanger, place, correction);
+    }
+
+    /**
+     * @param newCorrection what a log has said about coolers on this car
+     * @return the same car with it
+     */
+    public Car withCorrection(Correction newCorrection) {
+        return changed(engine, school, losses, coolant, factoryExchanger, sensor, newCorrection);
+    }
+
+    /**
+     * A cooler as this car's log says that it works.
+     *
+     * @param cooler a cooler with the figures that are assumed for any car
+     * @return the cooler with the log's factors on its efficacy and air; the same without a log
+     */
+    public Design.Cooler known(Design.Cooler cooler) {
+        if (correction.equals(Correction.NONE)) {
+            return cooler;
+        }
+        Airway airway = cooler.airway();
+        return new Design.Cooler(
+                cooler.core(),
+                airway.withSealing(Math.min(1, airway.sealing() * correction.air())),
+                cooler.loop(),
+                cooler.efficacy() * correction.efficacy());
+    }
+}

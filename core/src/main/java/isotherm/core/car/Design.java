@@ -1,0 +1,112 @@
+package isotherm.core.car;
+
+import isotherm.core.airflow.Airway;
+import isotherm.core.exchanger.Core;
+import isotherm.core.exchanger.CoreModel;
+import isotherm.core.fluid.Oil;
+import isotherm.core.hydraulics.CoolerLoop;
+import isotherm.core.hydraulics.OilThermostat;
+import java.util.Optional;
+
+/**
+ * All choices of one design.
+ *
+ * @param cooler the cooler with its place and plumbing, or none
+ * @param keepFactoryExchanger whether a factory oil-to-coolant exchanger stays
+ * @param oil another oil than the car's, if chosen
+ */
+public record Design(Optional<Cooler> cooler, boolean keepFactoryExchanger, Optional<Oil> oil) {
+    /** The car as it is. */
+    public static final Design NO_COOLER = new Design(Optional.empty(), true, Optional.empty());
+
+    /**
+     * A cooler with its place and plumbing.
+     *
+     * @param core the core
+     * @param airway how air gets to it
+     * @param loop hoses, plate and thermostat
+     * @param efficacy share of the correlations' conductance that the core reaches
+     */
+    public record Cooler(Core core, Airway airway, CoolerLoop loop, double efficacy) {
+        /**
+         * @param core the core
+         * @param airway how air gets to it
+         * @param loop hoses, plate and thermostat
+         * @return a cooler with the prior efficacy
+         */
+        public static Cooler of(Core core, Airway airway, CoolerLoop loop) {
+            return new Cooler(core, airway, loop, CoreModel.EFFICACY);
+        }
+    }
+
+    /**
+     * @param cooler a cooler
+     * @return a design with it that keeps what the factory fitted
+     */
+    public static Design with(Cooler cooler) {
+        return new Design(Optional.of(cooler), true, Optional.empty());
+    }
+
+    /**
+     * @param core another core
+     * @return the same design with it; unchanged without a cooler
+     */
+    public Design withCore(Core core) {
+        return new Design(
+                cooler.map(c -> new Cooler(core, c.airway(), c.loop(), c.efficacy())), keepFactoryExchanger, oil);
+    }
+
+    /**
+     * @param airway another way for the air
+     * @return the same design with it; unchanged without a cooler
+     */
+    public Design withAirway(Airway airway) {
+        return new Design(
+                cooler.map(c -> new Cooler(c.core(), airway, c.loop(), c.efficacy())), keepFactoryExchanger, oil);
+    }
+
+    /**
+     * @param thermostat another thermostat, or none
+     * @return the same design with it; unchanged without a cooler
+     */
+    public Design withThermostat(Optional<OilThermostat> thermostat) {
+        return new Design(
+                cooler.map(c -> new Cooler(
+                        c.core(),
+                        c.airway(),
+                        new CoolerLoop(
+                                c.loop().feed(),
+                                c.loop().back(),
+                                c.loop().plateHeads(),
+                                thermostat,
+                                c.loop().extraVolume()),
+                        c.efficacy())),
+                keepFactoryExchanger,
+                oil);
+    }
+
+    /**
+     * @param efficacy share of the correlations' conductance that the core reaches
+     * @return the same design with it; unchanged without a cooler
+     */
+    public Design withEfficacy(double efficacy) {
+        return new Design(
+                cooler.map(c -> new Cooler(c.core(), c.airway(), c.loop(), efficacy)), keepFactoryExchanger, oil);
+    }
+
+    /**
+     * @param newOil another oil
+     * @return the same design with it
+     */
+    public Design withOil(Oil newOil) {
+        return new Design(cooler, keepFactoryExchanger, Optional.of(newOil));
+    }
+
+    /**
+     * @param keep whether the factory exchanger stays
+     * @return the same design with that choice
+     */
+    public Design withFactoryExchanger(boolean keep) {
+        return new Design(cooler, keep, oil);
+    }
+}

@@ -1,0 +1,65 @@
+package isotherm.core.parts;
+
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * How a joint is tightened. The maker's figure always comes before these.
+ *
+ * @param wrench width across flats, m; 0 where no wrench is used
+ * @param torque least and greatest torque, N·m, where a published one is known
+ * @param leastTurn least turn past finger tight, rad
+ * @param mostTurn greatest turn past finger tight, rad
+ * @param source where the figures are from
+ */
+public record Tightening(double wrench, Optional<Range> torque, double leastTurn, double mostTurn, String source) {
+    /**
+     * From and to.
+     *
+     * @param low least, N·m
+     * @param high greatest, N·m
+     */
+    public record Range(double low, double high) {}
+
+    private static final double INCH_POUND = 0.1129848;
+    private static final double INCH = 25.4e-3;
+    private static final double TURN = 2 * Math.PI;
+
+    /** Aluminium flares, inch pounds: FAA Advisory Circular 43.13-1B, table 9-2. */
+    private static final Map<String, Range> FLARES = Map.of(
+            "-6", inchPounds(75, 125),
+            "-8", inchPounds(150, 250),
+            "-10", inchPounds(200, 350),
+            "-12", inchPounds(300, 500));
+
+    /** Width across flats of the nuts of each dash size, inches. */
+    private static final Map<String, Double> NUTS = Map.of("-6", 11 / 16.0, "-8", 7 / 8.0, "-10", 1.0, "-12", 1.25);
+
+    private static Range inchPounds(double low, double high) {
+        return new Range(low * INCH_POUND, high * INCH_POUND);
+    }
+
+    /**
+     * @param end one of the two ends
+     * @return how their joint is tightened
+     */
+    public static Tightening of(End end) {
+        double wrench = NUTS.getOrDefault(end.size(), 0.0) * INCH;
+        return switch (end.joint()) {
+            case FLARE_37 ->
+                new Tightening(
+                        wrench,
+                        Optional.ofNullable(FLARES.get(end.size())),
+                        TURN / 8,
+                        TURN / 4,
+                        "FAA AC 43.13-1B, table 9-2, for aluminium");
+            case O_RING_BOSS ->
+                new Tightening(wrench, Optional.empty(), TURN / 8, TURN / 4, "workshop practice; an estimate");
+            case TAPER ->
+                new Tightening(0, Optional.empty(), 2 * TURN, 3 * TURN, "practice for taper threads; an estimate");
+            case BSPP, METRIC, BANJO ->
+                new Tightening(0, Optional.empty(), TURN / 8, TURN / 4, "workshop practice; an estimate");
+            case PUSH_ON -> new Tightening(0, Optional.empty(), 0, 0, "pushed home to the collar");
+        };
+    }
+}

@@ -1,0 +1,2 @@
+/** How a takeoff goes onto the engine, and what does not fit about it. */
+package isotherm.core.takeoff;
