@@ -59,8 +59,10 @@ public enum BillItem implements MessageTopic {
     SUNDRIES,
     /** Foam. */
     FOAM,
-    /** Paint. */
-    PAINT,
+    /** Paint for the holes of bolts. */
+    PAINT_AT_BOLTS,
+    /** Paint for the holes of rivet nuts. */
+    PAINT_AT_RIVET_NUTS,
     /** Wrenches. */
     WRENCHES,
     /** Hose tools. */

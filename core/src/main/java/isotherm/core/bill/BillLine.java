@@ -2,7 +2,10 @@ package isotherm.core.bill;
 
 import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
+import isotherm.core.message.Value;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * One line of a bill of materials.
@@ -47,6 +50,19 @@ public record BillLine(
     /** @return price of the line in the garage's currency */
     public double price() {
         return quantity * each;
+    }
+
+    /**
+     * @return what it is known by, whatever the quantity: its number, or else the item with the sizes and kinds that are named in it
+     */
+    public String key() {
+        if (!number.isEmpty()) {
+            return number.strip();
+        }
+        Stream<String> names = what.values().values().stream()
+                .filter(Value.Name.class::isInstance)
+                .map(v -> ((Value.Name) v).text());
+        return Stream.concat(Stream.of(what.topic()), names).collect(Collectors.joining(" "));
     }
 
     /** The same thing once more. */

@@ -182,11 +182,7 @@ public record BillOfMaterials(Plumbing p) {
                                 .say("what")
                                 .with("width", Measure.LENGTH, w, 1)
                                 .name("inches", inches(w)))));
-        put(
-                bill,
-                tool(BillItem.HOSE_TOOLS
-                        .say("what")
-                        .name("tools", p.hose().family().tools())));
+        put(bill, tool(BillItem.HOSE_TOOLS.say("what").choose("family", p.hose().family())));
         put(bill, tool(BillItem.SAFETY_TOOLS.say("what").with("torque", Measure.TORQUE, TORQUE_WRENCH)));
     }
 

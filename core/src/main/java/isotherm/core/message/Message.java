@@ -29,6 +29,11 @@ public record Message(String key, SortedMap<String, Value> values) {
         return new Message(topic.key(part), new TreeMap<>());
     }
 
+    /** @return name of the topic that it is about */
+    public String topic() {
+        return key.split("\\.")[1];
+    }
+
     private Message and(String name, Value value) {
         SortedMap<String, Value> more = new TreeMap<>(values);
         more.put(name, value);

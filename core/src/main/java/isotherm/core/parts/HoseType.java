@@ -40,25 +40,23 @@ public record HoseType(
     /** How a hose is made; each has its own school. */
     public enum Family {
         /** Rubber under a steel or textile braid, ends that screw together. */
-        BRAIDED_RUBBER("braided rubber", true, true, "soft jaws, wrench, tape, fine saw", 6),
+        BRAIDED_RUBBER("braided rubber", true, true, 6),
         /** PTFE liner under steel braid, ends with an olive. */
-        PTFE("PTFE with braid", true, true, "soft jaws, wrench, tape, fine saw, olive seat", 10),
+        PTFE("PTFE with braid", true, true, 10),
         /** Rubber pushed over barbs. */
-        PUSH_ON("push-on rubber", true, false, "sharp knife, warm water or hot air, a push bench", 5),
+        PUSH_ON("push-on rubber", true, false, 5),
         /** Hydraulic hose with steel ends pressed on, which cannot be shortened. */
-        SWAGED("swaged hydraulic", false, false, "none: it comes made up", 8);
+        SWAGED("swaged hydraulic", false, false, 8);
 
         private final String words;
         private final boolean cuttable;
         private final boolean reusable;
-        private final String tools;
         private final int years;
 
-        Family(String words, boolean cuttable, boolean reusable, String tools, int years) {
+        Family(String words, boolean cuttable, boolean reusable, int years) {
             this.words = words;
             this.cuttable = cuttable;
             this.reusable = reusable;
-            this.tools = tools;
             this.years = years;
         }
 
@@ -75,11 +73,6 @@ public record HoseType(
         /** @return whether its ends can be used again */
         public boolean reusable() {
             return reusable;
-        }
-
-        /** @return the tools that it takes */
-        public String tools() {
-            return tools;
         }
 
         /** @return years after which it is changed, if its maker does not say (default) */

@@ -4,12 +4,15 @@ import isotherm.core.message.Measure;
 import isotherm.server.catalogue.CoreCatalogue;
 import isotherm.server.catalogue.Imported;
 import isotherm.server.catalogue.PlumbingCatalogue;
+import isotherm.server.contract.DocumentReader;
 import isotherm.server.files.PlumbingFiles;
 import isotherm.server.files.Speech;
+import isotherm.server.garage.SettingsDocument;
 import isotherm.server.jobs.Desk;
 import isotherm.server.plumbing.Plumbed;
 import isotherm.server.plumbing.PlumbingPartDocuments;
 import isotherm.server.plumbing.PlumbingSolver;
+import isotherm.server.store.Settings;
 import isotherm.words.UnitChoice;
 import java.nio.charset.StandardCharsets;
 import java.util.Set;
@@ -36,12 +39,20 @@ class PlumbingController {
 
     private final PlumbingCatalogue catalogue;
     private final CoreCatalogue cores;
+    private final Settings settings;
     private final Desk desk;
 
-    PlumbingController(PlumbingCatalogue catalogue, CoreCatalogue cores, Desk desk) {
+    PlumbingController(PlumbingCatalogue catalogue, CoreCatalogue cores, Settings settings, Desk desk) {
+        this.settings = settings;
         this.catalogue = catalogue;
         this.cores = cores;
         this.desk = desk;
+    }
+
+    private Speech speech(Set<Measure> imperial) {
+        String currency = DocumentReader.read(settings.read().document(), SettingsDocument.class)
+                .currency();
+        return new Speech(new UnitChoice(imperial), currency);
     }
 
     @PostMapping("/plumb")
@@ -57,8 +68,7 @@ class PlumbingController {
             @RequestParam(defaultValue = "") Set<Measure> imperial,
             Desk.Asker asker) {
         return file(
-                PlumbingFiles.billCsv(plumb(question, asker), new Speech(new UnitChoice(imperial)))
-                        .getBytes(StandardCharsets.UTF_8),
+                PlumbingFiles.billCsv(plumb(question, asker), speech(imperial)).getBytes(StandardCharsets.UTF_8),
                 CSV,
                 "bill-of-materials.csv");
     }
@@ -69,7 +79,7 @@ class PlumbingController {
             @RequestParam(defaultValue = "") Set<Measure> imperial,
             Desk.Asker asker) {
         return file(
-                PlumbingFiles.billPdf(title(question), plumb(question, asker), new Speech(new UnitChoice(imperial))),
+                PlumbingFiles.billPdf(title(question), plumb(question, asker), speech(imperial)),
                 MediaType.APPLICATION_PDF,
                 "bill-of-materials.pdf");
     }
@@ -80,7 +90,7 @@ class PlumbingController {
             @RequestParam(defaultValue = "") Set<Measure> imperial,
             Desk.Asker asker) {
         return file(
-                PlumbingFiles.cutListPdf(title(question), plumb(question, asker), new Speech(new UnitChoice(imperial))),
+                PlumbingFiles.cutListPdf(title(question), plumb(question, asker), speech(imperial)),
                 MediaType.APPLICATION_PDF,
                 "cut-list.pdf");
     }

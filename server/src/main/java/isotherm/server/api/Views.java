@@ -2,16 +2,26 @@ package isotherm.server.api;
 
 import isotherm.server.build.BuildDocuments.BuildDocument;
 import isotherm.server.build.BuildDocuments.SheetProgress;
+import isotherm.server.contract.Missing;
 import isotherm.server.evidence.LogDocument;
 import isotherm.server.garage.CarDocument;
 import isotherm.server.garage.DesignDocument;
 import isotherm.server.garage.DutyDocument;
+import isotherm.server.garage.SettingsDocument;
 import java.util.List;
 import java.util.UUID;
 
 /** What the API shows of the stored garage. */
 final class Views {
     private Views() {}
+
+    /**
+     * What holds for the garage as a whole.
+     *
+     * @param version version, for If-Match
+     * @param settings what has been chosen
+     */
+    record SettingsView(@Missing("nobody has chosen anything yet") Integer version, SettingsDocument settings) {}
 
     /**
      * A car in the list.

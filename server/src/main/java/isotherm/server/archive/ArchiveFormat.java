@@ -2,6 +2,7 @@ package isotherm.server.archive;
 
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.contract.Problem;
+import isotherm.server.store.Schema;
 import java.util.List;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -12,11 +13,11 @@ import tools.jackson.databind.json.JsonMapper;
  *
  * @param id what such a file calls itself
  * @param words what people call it
- * @param newest newest version that is read and written here
+ * @param newest newest version that is read and written here; documents in a file are of the schema of that number
  */
 record ArchiveFormat(String id, String words, int newest) {
-    static final ArchiveFormat GARAGE = new ArchiveFormat("isotherm-garage", "a garage", 1);
-    static final ArchiveFormat DESIGN = new ArchiveFormat("isotherm-design", "a design", 1);
+    static final ArchiveFormat GARAGE = new ArchiveFormat("isotherm-garage", "a garage", Schema.NEWEST);
+    static final ArchiveFormat DESIGN = new ArchiveFormat("isotherm-design", "a design", Schema.NEWEST);
 
     private static final JsonMapper JSON = new JsonMapper();
 

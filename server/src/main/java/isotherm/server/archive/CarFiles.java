@@ -14,6 +14,8 @@ import isotherm.server.garage.CarDocument;
 import isotherm.server.garage.DesignDocument;
 import isotherm.server.garage.DutyDocument;
 import isotherm.server.logs.LogService;
+import isotherm.server.store.Schema;
+import isotherm.server.store.Shelf;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -47,29 +49,31 @@ record CarFiles(CarContents contents, String name, Map<String, String> texts, Ma
 
     private static final JsonMapper JSON = new JsonMapper();
 
-    static CarFiles read(Archive archive, CarContents contents) throws IOException {
+    static CarFiles read(Archive archive, CarContents contents, int schema) throws IOException {
+        Lifting from = new Lifting(archive, schema);
         Map<String, String> texts = new LinkedHashMap<>();
-        document(archive, contents, contents.id(), Names.car(contents), CarDocument.class, texts);
+        document(from, Shelf.CAR, contents, contents.id(), Names.car(contents), CarDocument.class, texts);
         for (String id : contents.duties()) {
-            document(archive, contents, id, Names.duty(contents, id), DutyDocument.class, texts);
+            document(from, Shelf.DUTY, contents, id, Names.duty(contents, id), DutyDocument.class, texts);
         }
         for (String id : contents.designs()) {
-            document(archive, contents, id, Names.design(contents, id), DesignDocument.class, texts);
+            document(from, Shelf.DESIGN, contents, id, Names.design(contents, id), DesignDocument.class, texts);
         }
         for (String id : contents.logs()) {
             String name = Names.log(contents, id);
-            document(archive, contents, id, name, LogDocument.class, texts).ifPresent(log -> check(name, log));
+            document(from, Shelf.LOG, contents, id, name, LogDocument.class, texts)
+                    .ifPresent(log -> check(name, log));
         }
         Map<String, List<Written>> books = new LinkedHashMap<>();
         for (BuildContents b : contents.builds()) {
             String name = Names.build(contents, b);
-            document(archive, contents, b.id(), name, BuildDocument.class, texts)
+            document(from, Shelf.BUILD, contents, b.id(), name, BuildDocument.class, texts)
                     .ifPresent(build -> check(name, build));
             String sheet = Names.entries(contents, b);
-            books.put(sheet, book(archive, contents, sheet, EntryDocument.class));
+            books.put(sheet, book(from, Shelf.SHEET_ENTRY, contents, sheet, EntryDocument.class));
         }
         String care = Names.care(contents);
-        books.put(care, book(archive, contents, care, CareEntryDocument.class));
+        books.put(care, book(from, Shelf.CARE_ENTRY, contents, care, CareEntryDocument.class));
         return new CarFiles(contents, name(texts.get(Names.car(contents))), texts, books);
     }
 
@@ -104,9 +108,15 @@ record CarFiles(CarContents contents, String name, Map<String, String> texts, Ma
 
     /** A document that was kept before today's rules, as its contents say, comes in as it is; nothing else of it is believed. */
     private static <T extends Record> Optional<T> document(
-            Archive archive, CarContents contents, String id, String name, Class<T> type, Map<String, String> texts)
+            Lifting from,
+            Shelf shelf,
+            CarContents contents,
+            String id,
+            String name,
+            Class<T> type,
+            Map<String, String> texts)
             throws IOException {
-        String text = archive.text(name, Archive.LARGEST_DOCUMENT);
+        String text = from.document(shelf, name);
         texts.put(name, text);
         return contents.isSpoiled(id) ? Optional.empty() : Optional.of(document(name, text, type));
     }
@@ -122,10 +132,11 @@ record CarFiles(CarContents contents, String name, Map<String, String> texts, Ma
         }
     }
 
-    private static List<Written> book(Archive archive, CarContents contents, String name, Class<? extends Record> type)
+    private static List<Written> book(
+            Lifting from, Shelf shelf, CarContents contents, String name, Class<? extends Record> type)
             throws IOException {
         List<Written> entries = new ArrayList<>();
-        for (String line : archive.text(name, Archive.LARGEST_BOOK).lines().toList()) {
+        for (String line : from.lines(shelf, name)) {
             String where = name + ", line " + (entries.size() + 1) + " ";
             String id = identity(line);
             if (!contents.isSpoiled(id)) {
@@ -138,6 +149,20 @@ record CarFiles(CarContents contents, String name, Map<String, String> texts, Ma
             }
         }
         return entries;
+    }
+
+    /** An archive of any schema, read in today's. */
+    private record Lifting(Archive archive, int schema) {
+        String document(Shelf shelf, String name) throws IOException {
+            return Schema.lift(shelf, schema, archive.text(name, Archive.LARGEST_DOCUMENT));
+        }
+
+        List<String> lines(Shelf shelf, String name) throws IOException {
+            return archive.text(name, Archive.LARGEST_BOOK)
+                    .lines()
+                    .map(line -> Schema.lift(shelf, schema, line))
+                    .toList();
+        }
     }
 
     private static void check(String name, LogDocument log) {

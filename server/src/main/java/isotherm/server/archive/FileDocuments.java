@@ -6,6 +6,7 @@ import isotherm.server.contract.Problem;
 import isotherm.server.contract.Quantity;
 import isotherm.server.contract.Text;
 import isotherm.server.garage.DesignDocument;
+import isotherm.server.garage.SettingsDocument;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -40,15 +41,20 @@ public final class FileDocuments {
      * @param version version of the format
      * @param cars the cars, oldest first
      * @param parts the garage's own parts, oldest first
+     * @param currency currency of its prices
      */
     public record GarageContents(
             @Text(value = "what the file is", min = 1, max = 40) String format,
             @Quantity(value = "version of the format", min = 1, max = 1e6) int version,
             @Text(value = "the cars, oldest first", max = 10_000) List<CarContents> cars,
-            @Text(value = "the garage's own parts, oldest first", max = 100_000) List<PartContents> parts)
+            @Text(value = "the garage's own parts, oldest first", max = 100_000) List<PartContents> parts,
+            @Missing("none chosen") @Text(value = "currency of its prices, ISO 4217", min = 3, max = 3) String currency)
             implements Checked {
         @Override
         public void check(String path, List<Problem> problems) {
+            if (currency != null) {
+                new SettingsDocument(currency).check(path, problems);
+            }
             Set<String> seen = new HashSet<>();
             for (int i = 0; i < cars.size(); i++) {
                 cars.get(i).check(path + "/cars/" + i, seen, problems);

@@ -9,14 +9,17 @@ import isotherm.server.build.BuildDocuments.EntryDocument;
 import isotherm.server.care.CareDocuments.CareEntryDocument;
 import isotherm.server.catalogue.Families;
 import isotherm.server.contract.Attempt;
+import isotherm.server.contract.DocumentReader;
 import isotherm.server.evidence.LogDocument;
 import isotherm.server.garage.CarDocument;
 import isotherm.server.garage.DesignDocument;
 import isotherm.server.garage.DutyDocument;
+import isotherm.server.garage.SettingsDocument;
 import isotherm.server.logs.LogRows;
 import isotherm.server.store.Books;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Kind;
+import isotherm.server.store.Settings;
 import isotherm.server.store.Stored;
 import java.util.ArrayList;
 import java.util.List;
@@ -31,8 +34,10 @@ class GarageItems {
     private final Garage garage;
     private final Books books;
     private final LogRows rows;
+    private final Settings settings;
 
-    GarageItems(Garage garage, Books books, LogRows rows) {
+    GarageItems(Garage garage, Books books, LogRows rows, Settings settings) {
+        this.settings = settings;
         this.garage = garage;
         this.books = books;
         this.rows = rows;
@@ -45,7 +50,9 @@ class GarageItems {
                 garage.cars().stream().map(c -> contents(c.id())).toList(),
                 garage.ownParts().stream()
                         .map(p -> new PartContents(p.part().id().toString(), p.family(), isSpoiled(p) ? true : null))
-                        .toList());
+                        .toList(),
+                DocumentReader.read(settings.read().document(), SettingsDocument.class)
+                        .currency());
     }
 
     private static boolean isSpoiled(Garage.OwnPart part) {

@@ -16,14 +16,20 @@ import isotherm.server.catalogue.PlumbingCatalogue;
 import isotherm.server.contract.Attempt;
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.evidence.LogDocument;
+import isotherm.server.garage.SettingsDocument;
 import isotherm.server.logs.LogRows;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Intake;
 import isotherm.server.store.Kind;
+import isotherm.server.store.Schema;
+import isotherm.server.store.Settings;
+import isotherm.server.store.Shelf;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.security.DigestOutputStream;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
@@ -61,6 +67,7 @@ public class GarageReader {
     private final Garage garage;
     private final Intake intake;
     private final PlumbingCatalogue catalogue;
+    private final Settings settings;
     private final JsonMapper json;
     private final TransactionTemplate whole;
 
@@ -69,12 +76,14 @@ public class GarageReader {
             Garage garage,
             Intake intake,
             PlumbingCatalogue catalogue,
+            Settings settings,
             JsonMapper json,
             PlatformTransactionManager transactions) {
         this.items = items;
         this.garage = garage;
         this.intake = intake;
         this.catalogue = catalogue;
+        this.settings = settings;
         this.json = json;
         this.whole = new TransactionTemplate(transactions);
     }
@@ -121,11 +130,11 @@ public class GarageReader {
 
         GarageReport read(GarageContents contents) throws IOException {
             for (CarContents c : contents.cars()) {
-                CarFiles car = CarFiles.read(archive, c);
+                CarFiles car = CarFiles.read(archive, c, contents.version());
                 Set<UUID> identities = car.identities();
                 if (!intake.taken(identities)) {
                     add(car, car.name(), UnaryOperator.identity());
-                } else if (isAlike(c)) {
+                } else if (isAlike(car)) {
                     alike.add(car.name());
                 } else if (copies) {
                     Map<UUID, UUID> fresh =
@@ -139,7 +148,8 @@ public class GarageReader {
                     left.add(car.name());
                 }
             }
-            int[] parts = parts(contents.parts());
+            int[] parts = parts(contents);
+            settings(contents);
             return new GarageReport(added, alike, left, parts[0], parts[1]);
         }
 
@@ -250,13 +260,24 @@ public class GarageReader {
         }
 
         /** Whether the same car is here, file by file. */
-        private boolean isAlike(CarContents c) throws IOException {
+        private boolean isAlike(CarFiles car) throws IOException {
+            CarContents c = car.contents();
             UUID id = UUID.fromString(c.id());
             if (garage.cars().stream().noneMatch(s -> s.id().equals(id))
                     || !items.contents(id).equals(c)) {
                 return false;
             }
             for (Item here : items.items(c)) {
+                // What was written by an earlier schema is alike when it is so once it has been lifted.
+                String text = car.texts().get(here.name());
+                if (text != null) {
+                    ByteArrayOutputStream mine = new ByteArrayOutputStream();
+                    here.content().writeTo(mine);
+                    if (!mine.toString(StandardCharsets.UTF_8).equals(text)) {
+                        return false;
+                    }
+                    continue;
+                }
                 MessageDigest digest = sha256();
                 try (DigestOutputStream out = new DigestOutputStream(OutputStream.nullOutputStream(), digest)) {
                     here.content().writeTo(out);
@@ -274,7 +295,7 @@ public class GarageReader {
         }
 
         /** Own parts: how many came in, and how many were left out because another one of that name is here. */
-        private int[] parts(List<PartContents> parts) throws IOException {
+        private int[] parts(GarageContents contents) throws IOException {
             Map<String, String> here = garage.ownParts().stream()
                     .collect(Collectors.toMap(
                             p -> key(p.family(), p.part().document()),
@@ -282,12 +303,12 @@ public class GarageReader {
                             (a, b) -> b));
             int in = 0;
             int out = 0;
-            for (PartContents p : parts) {
+            for (PartContents p : contents.parts()) {
                 String name = Names.part(p.id());
                 Class<? extends Record> type = Families.document(p.family())
                         .orElseThrow(() -> Archive.refused(
                                 Names.CONTENTS, "“" + p.family() + "” is no family of parts that is known here"));
-                String text = archive.text(name, Archive.LARGEST_DOCUMENT);
+                String text = Schema.lift(Shelf.PART, contents.version(), archive.text(name, Archive.LARGEST_DOCUMENT));
                 if (!Boolean.TRUE.equals(p.spoiled())) {
                     CarFiles.document(name, text, type);
                 }
@@ -301,6 +322,13 @@ public class GarageReader {
                 }
             }
             return new int[] {in, out};
+        }
+
+        /** A garage that says nothing takes what the file says. */
+        private void settings(GarageContents contents) {
+            if (contents.currency() != null && settings.read().version() < 0) {
+                settings.replace(-1, json.writeValueAsString(new SettingsDocument(contents.currency())));
+            }
         }
 
         private String key(String family, String document) {

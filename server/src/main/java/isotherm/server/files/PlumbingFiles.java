@@ -31,7 +31,7 @@ public final class PlumbingFiles {
     public static String billCsv(Plumbed p, Speech speech) {
         StringBuilder text = new StringBuilder();
         CSVFormat format = CSVFormat.Builder.create(CSVFormat.RFC4180)
-                .setHeader("group", "what", "number", "quantity", "unit", "each", "price", "have")
+                .setHeader("group", "what", "number", "quantity", "unit", "each", "price", "currency", "have")
                 .get();
         try (CSVPrinter printer = new CSVPrinter(text, format)) {
             for (Plumbed.Bill b : p.bill()) {
@@ -43,6 +43,7 @@ public final class PlumbingFiles {
                         b.measure() == null ? "pcs" : speech.unit(b.measure()),
                         b.measure() == null ? money(b.each()) : money(speech.each(b.each(), b.measure())),
                         money(b.quantity() * b.each()),
+                        speech.currency(),
                         b.have() ? "yes" : "");
             }
         } catch (IOException e) {
@@ -90,21 +91,21 @@ public final class PlumbingFiles {
                     table.addCell(Paper.cell(b.number(), Paper.TEXT, Element.ALIGN_LEFT));
                     table.addCell(Paper.cell(quantity(b, speech), Paper.TEXT, Element.ALIGN_RIGHT));
                     table.addCell(Paper.cell(
-                            b.have() ? "there" : b.each() > 0 ? money(b.quantity() * b.each()) : "",
+                            b.have() ? "there" : b.each() > 0 ? speech.money(b.quantity() * b.each(), 2) : "",
                             Paper.TEXT,
                             Element.ALIGN_RIGHT));
                 }
                 document.add(table);
             }
-            Paper.heading(document, "To buy: " + money(p.kit().toBuy()));
+            Paper.heading(document, "To buy: " + speech.money(p.kit().toBuy(), 2));
             document.add(new Paragraph(
                     String.format(
                             Locale.ROOT,
-                            "Loose parts %.0f and about %.0f h; a kit made to fit about %.0f and %.0f h. Prices and hours are"
-                                    + " estimates, in the garage's currency.",
-                            p.kit().loosePrice(),
+                            "Loose parts %s and about %.0f h; a kit made to fit about %s and %.0f h. Prices and hours are"
+                                    + " estimates.",
+                            speech.money(p.kit().loosePrice(), 0),
                             p.kit().looseHours(),
-                            p.kit().kitPrice(),
+                            speech.money(p.kit().kitPrice(), 0),
                             p.kit().kitHours()),
                     Paper.TEXT));
         });

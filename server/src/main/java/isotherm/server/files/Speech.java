@@ -18,11 +18,32 @@ public final class Speech {
 
     private final UnitChoice units;
     private final Figures figures;
+    private final String currency;
 
     /** @param units the reader's units */
     public Speech(UnitChoice units) {
+        this(units, null);
+    }
+
+    /**
+     * @param units the reader's units
+     * @param currency the garage's currency by its three letters; null where none has been chosen
+     */
+    public Speech(UnitChoice units, String currency) {
         this.units = units;
         this.figures = new Figures(units);
+        this.currency = currency;
+    }
+
+    /** A price with the garage's currency. */
+    String money(double price, int digits) {
+        String number = String.format(Locale.ROOT, "%." + digits + "f", price);
+        return currency == null ? number : number + UNBROKEN + currency;
+    }
+
+    /** The garage's currency; empty where none has been chosen. */
+    String currency() {
+        return currency == null ? "" : currency;
     }
 
     String say(MessageDocument message) {

@@ -14,7 +14,6 @@ import isotherm.server.garage.DesignDocument;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** What a design buys beside its plumbing: core, air, mounts, thermostat. */
@@ -83,7 +82,8 @@ final class DesignBill {
                 if (method != Placement.Method.CLAMP) {
                     bill.add(BillLine.pieces(
                             BillLine.Group.CONSUMABLES,
-                            BillItem.PAINT.say("what").choose("bolts", method == Placement.Method.BOLT),
+                            (method == Placement.Method.BOLT ? BillItem.PAINT_AT_BOLTS : BillItem.PAINT_AT_RIVET_NUTS)
+                                    .say("what"),
                             1));
                 }
             }
@@ -109,12 +109,7 @@ final class DesignBill {
                         .say("what")
                         .count("rows", core.rows())
                         .with("width", Measure.LENGTH, core.width())
-                        .name(
-                                "construction",
-                                core.construction()
-                                        .name()
-                                        .toLowerCase(Locale.ROOT)
-                                        .replace('_', ' ')),
+                        .choose("construction", core.construction()),
                 found.map(p -> p.maker() + " " + p.number()).orElse(""),
                 1,
                 Optional.empty(),

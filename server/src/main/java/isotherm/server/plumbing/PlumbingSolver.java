@@ -30,8 +30,6 @@ import isotherm.server.garage.DesignDocument;
 import isotherm.server.garage.PlumbingDocument;
 import isotherm.server.session.OutcomeDocument;
 import isotherm.server.session.Solver;
-import isotherm.words.UnitChoice;
-import isotherm.words.Words;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -135,7 +133,7 @@ public final class PlumbingSolver {
                         kit.kitHours(),
                         round(
                                 bill.stream()
-                                        .filter(b -> !have.contains(keyOf(b)))
+                                        .filter(b -> !have.contains(b.key()))
                                         .mapToDouble(BillLine::price)
                                         .sum(),
                                 2)),
@@ -360,21 +358,16 @@ public final class PlumbingSolver {
         return round(m * 1e3, 1);
     }
 
-    /** What a line is known by when it is struck off: its number, or what it is in words, as it has been kept from the first. */
-    private static String keyOf(BillLine b) {
-        return (b.number().isEmpty() ? Words.english().render(b.what(), UnitChoice.METRIC) : b.number()).strip();
-    }
-
     private static Plumbed.Bill billed(BillLine b, List<String> have) {
         double perUnit = b.soldBy().map(m -> m.metric().toSi(1)).orElse(1.0);
         return new Plumbed.Bill(
-                keyOf(b),
+                b.key(),
                 b.group(),
                 MessageDocument.of(b.what()),
                 b.number(),
                 round(b.quantity() / perUnit, 2),
                 b.soldBy().orElse(null),
                 round(b.each() * perUnit, 2),
-                have.contains(keyOf(b)));
+                have.contains(b.key()));
     }
 }

@@ -13,4 +13,9 @@ class BuildEntity extends PartEntity {
     BuildEntity(UUID id, UUID carId, String document) {
         super(id, carId, document);
     }
+
+    @Override
+    Shelf shelf() {
+        return Shelf.BUILD;
+    }
 }

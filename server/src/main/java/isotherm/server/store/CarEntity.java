@@ -13,4 +13,9 @@ class CarEntity extends StoredEntity {
     CarEntity(UUID id, String document) {
         super(id, document);
     }
+
+    @Override
+    Shelf shelf() {
+        return Shelf.CAR;
+    }
 }

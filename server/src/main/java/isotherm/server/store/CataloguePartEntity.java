@@ -22,4 +22,9 @@ class CataloguePartEntity extends StoredEntity {
     String family() {
         return family;
     }
+
+    @Override
+    Shelf shelf() {
+        return Shelf.PART;
+    }
 }

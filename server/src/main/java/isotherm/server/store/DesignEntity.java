@@ -13,4 +13,9 @@ class DesignEntity extends PartEntity {
     DesignEntity(UUID id, UUID carId, String document) {
         super(id, carId, document);
     }
+
+    @Override
+    Shelf shelf() {
+        return Shelf.DESIGN;
+    }
 }

@@ -13,4 +13,9 @@ class DutyEntity extends PartEntity {
     DutyEntity(UUID id, UUID carId, String document) {
         super(id, carId, document);
     }
+
+    @Override
+    Shelf shelf() {
+        return Shelf.DUTY;
+    }
 }

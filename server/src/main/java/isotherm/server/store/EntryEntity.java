@@ -20,6 +20,9 @@ abstract class EntryEntity {
     @Column(nullable = false)
     private String document;
 
+    @Column(name = "schema_number", nullable = false)
+    private int schemaNumber;
+
     protected EntryEntity() {}
 
     protected EntryEntity(UUID id, UUID owner, int ordinal, String document) {
@@ -27,13 +30,17 @@ abstract class EntryEntity {
         this.owner = owner;
         this.ordinal = ordinal;
         this.document = document;
+        this.schemaNumber = Schema.NEWEST;
     }
+
+    abstract Shelf shelf();
 
     UUID owner() {
         return owner;
     }
 
+    /** In today's schema, whatever it was written by. */
     String document() {
-        return document;
+        return Schema.lift(shelf(), schemaNumber, document);
     }
 }

@@ -13,4 +13,9 @@ class LogEntity extends PartEntity {
     LogEntity(UUID id, UUID carId, String document) {
         super(id, carId, document);
     }
+
+    @Override
+    Shelf shelf() {
+        return Shelf.LOG;
+    }
 }

@@ -19,6 +19,9 @@ abstract class StoredEntity {
     @Column(nullable = false)
     private String document;
 
+    @Column(name = "schema_number", nullable = false)
+    private int schemaNumber;
+
     @Column(name = "created_at", nullable = false)
     private Instant createdAt;
 
@@ -27,6 +30,7 @@ abstract class StoredEntity {
     protected StoredEntity(UUID id, String document) {
         this.id = id;
         this.document = document;
+        this.schemaNumber = Schema.NEWEST;
         this.createdAt = Instant.now();
     }
 
@@ -38,11 +42,15 @@ abstract class StoredEntity {
         return version;
     }
 
+    abstract Shelf shelf();
+
+    /** In today's schema, whatever it was written by. */
     String document() {
-        return document;
+        return Schema.lift(shelf(), schemaNumber, document);
     }
 
     void replace(String newDocument) {
         this.document = newDocument;
+        this.schemaNumber = Schema.NEWEST;
     }
 }

@@ -291,7 +291,7 @@ class PlumbingApiTest {
         ObjectNode q = question(x -> plumbing(x).putArray("have").add("Hawkrigg HPG-M20"));
         String csv = SERVER.send("POST", "/api/plumb/bill.csv", q.toString()).body();
         List<String> lines = csv.lines().toList();
-        assertThat(lines.get(0)).isEqualTo("group,what,number,quantity,unit,each,price,have");
+        assertThat(lines.get(0)).isEqualTo("group,what,number,quantity,unit,each,price,currency,have");
         assertThat(lines.stream().filter(l -> l.endsWith(",yes")))
                 .singleElement()
                 .satisfies(l -> assertThat(l).startsWith("parts,sandwich plate,Hawkrigg HPG-M20,1.0,pcs,96.00,96.00"));
@@ -345,7 +345,7 @@ class PlumbingApiTest {
         JsonNode p = answer(q -> plumbing(q).put("takeoff", "OWN-1"));
         assertThat(p.get("lines").get(0).get("joints").get(0).get("onThread").stringValue())
                 .contains("PTFE tape");
-        assertThat(p.get("bill").toString()).contains("PTFE tape for taper threads");
+        assertThat(p.get("bill").toString()).contains("bill.TAPE.what");
         HttpResponse<String> bad = SERVER.send(
                 "POST", "/api/catalogue/plumbing/takeoffs", plate.replace("\"heightMm\":30", "\"heightMm\":3"));
         assertThat(bad.statusCode()).isEqualTo(422);

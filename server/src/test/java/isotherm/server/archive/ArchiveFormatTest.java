@@ -20,7 +20,7 @@ class ArchiveFormatTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"2", "17", "999999999999"})
+    @ValueSource(strings = {"3", "17", "999999999999"})
     void aNewerVersionIsRefusedPolitelyWhateverElseIsInIt(String version) {
         assertThatThrownBy(() -> ArchiveFormat.GARAGE.check("{\"format\":\"isotherm-garage\",\"version\":" + version
                         + ",\"drivers\":{\"of\":\"the future\"}}"))

@@ -3,6 +3,7 @@ package isotherm.server.archive;
 import static isotherm.server.testing.Wren.entry;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import isotherm.server.store.Schema;
 import isotherm.server.testing.RunningServer;
 import isotherm.server.testing.Wren;
 import java.awt.image.BufferedImage;
@@ -188,7 +189,7 @@ class GarageFileTest {
         Map<String, byte[]> files = unpacked(file);
         JsonNode contents = JSON.readTree(files.get("garage.json"));
         assertThat(contents.get("format").stringValue()).isEqualTo("isotherm-garage");
-        assertThat(contents.get("version").intValue()).isEqualTo(1);
+        assertThat(contents.get("version").intValue()).isEqualTo(Schema.NEWEST);
         assertThat(files.keySet().iterator().next()).isEqualTo("garage.json");
         assertThat(new String(files.get(only(files, ".csv")), StandardCharsets.UTF_8).lines())
                 .hasSize(9_001)
@@ -357,7 +358,7 @@ class GarageFileTest {
                         f -> edit(
                                 f,
                                 "garage.json",
-                                t -> t.replaceFirst("\"version\" : 1", "\"version\" : 2, \"drivers\" : []"))));
+                                t -> t.replaceFirst("\"version\" : 2", "\"version\" : 3, \"drivers\" : []"))));
     }
 
     private static Arguments arguments(String what, String said, Consumer<Map<String, byte[]>> change) {
@@ -425,7 +426,7 @@ class GarageFileTest {
                 .isEqualTo(out);
         assertThat(server.upload(
                                 wren.car() + "/designs/file",
-                                out.replaceFirst("\"version\" : 1", "\"version\" : 3, \"turbo\" : true"))
+                                out.replaceFirst("\"version\" : 2", "\"version\" : 3, \"turbo\" : true"))
                         .body())
                 .contains("newer Isotherm")
                 .contains("version 3");

@@ -70,6 +70,26 @@ class PapersTest {
         speaks(text(server.bytes("POST", "/api/plumb/cut-list.pdf" + ALL_IMPERIAL, question)), IMPERIAL, METRIC);
     }
 
+    /** Wrenches for hose ends are made in inches: their size stands in both, whoever reads it. */
+    private static String withoutWrenches(String bill) {
+        return bill.replaceAll("\\([\\d /]+ in\\)", "");
+    }
+
+    @Test
+    void theBillIsInItsReadersUnits() {
+        String question = Examples.read("plumb");
+        for (String kind : new String[] {"bill.csv", "bill.pdf"}) {
+            String path = "/api/plumb/" + kind;
+            byte[] metric = server.bytes("POST", path, question);
+            byte[] imperial = server.bytes("POST", path + ALL_IMPERIAL, question);
+            boolean pdf = kind.endsWith("pdf");
+            String first = pdf ? text(metric) : new String(metric, StandardCharsets.UTF_8);
+            String second = pdf ? text(imperial) : new String(imperial, StandardCharsets.UTF_8);
+            speaks(withoutWrenches(first), METRIC, IMPERIAL);
+            speaks(withoutWrenches(second), IMPERIAL, METRIC);
+        }
+    }
+
     @Test
     void theRunSheetIsInItsReadersUnits() {
         String build = wren.begin("In two systems", 1.4);

@@ -1,0 +1,82 @@
+package isotherm.server.api;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import isotherm.server.testing.Examples;
+import isotherm.server.testing.RunningServer;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+class SettingsApiTest {
+    private static final JsonMapper JSON = new JsonMapper();
+
+    private RunningServer server;
+
+    @BeforeEach
+    void start() {
+        server = RunningServer.empty();
+    }
+
+    @AfterEach
+    void stop() {
+        server.close();
+    }
+
+    private JsonNode settings() {
+        return JSON.readTree(server.send("GET", "/api/settings", null).body());
+    }
+
+    private int choose(String currency, String... headers) {
+        return server.send("PUT", "/api/settings", "{\"currency\":\"" + currency + "\"}", headers)
+                .statusCode();
+    }
+
+    @Test
+    void aCurrencyIsChosenAndEveryChangeSaysWhatItIsBasedOn() {
+        assertThat(settings().has("version")).isFalse();
+        assertThat(settings().at("/settings/currency").isMissingNode()).isTrue();
+        assertThat(choose("EUR")).isEqualTo(200);
+        assertThat(settings().at("/settings/currency").stringValue()).isEqualTo("EUR");
+        assertThat(choose("USD")).as("based on nothing").isEqualTo(412);
+        String version = "\"" + settings().get("version").intValue() + "\"";
+        assertThat(choose("USD", "If-Match", version)).isEqualTo(200);
+        assertThat(choose("GBP", "If-Match", version))
+                .as("based on the old one")
+                .isEqualTo(412);
+        assertThat(settings().at("/settings/currency").stringValue()).isEqualTo("USD");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"euro", "XX", "ZZZ", ""})
+    void whatIsNoCurrencyIsRefusedWithItsField(String currency) {
+        var answer = server.send("PUT", "/api/settings", "{\"currency\":\"" + currency + "\"}");
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(JSON.readTree(answer.body()).at("/problems/0/path").stringValue())
+                .isEqualTo("/currency");
+    }
+
+    @Test
+    void aBillCarriesItAndSoDoesTheGaragesFile() throws Exception {
+        choose("EUR");
+        String csv = server.send("POST", "/api/plumb/bill.csv", Examples.read("plumb"))
+                .body();
+        assertThat(csv.lines().skip(1)).allMatch(l -> l.contains(",EUR,"));
+        byte[] file = server.bytes("GET", "/api/garage.zip", null);
+        try (RunningServer other = RunningServer.empty()) {
+            assertThat(other.upload("/api/garage", file).statusCode()).isEqualTo(200);
+            assertThat(other.send("GET", "/api/settings", null).body()).contains("\"EUR\"");
+        }
+        try (RunningServer other = RunningServer.empty()) {
+            other.send("PUT", "/api/settings", "{\"currency\":\"USD\"}");
+            other.upload("/api/garage", file);
+            assertThat(other.send("GET", "/api/settings", null).body())
+                    .as("what was chosen here stays")
+                    .contains("\"USD\"");
+        }
+    }
+}
