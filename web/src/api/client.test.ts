@@ -1,5 +1,6 @@
+// @vitest-environment happy-dom
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { ApiError, call, create, fields, isPassing, meaning, range, send, watch, type JobView } from './client';
+import { api, ApiError, basedOn, create, isPassing, read, send, watch, type JobView } from './client';
 
 const answer = (status: number, body?: unknown) =>
   Promise.resolve(new Response(body === undefined ? null : JSON.stringify(body), { status }));
@@ -11,36 +12,47 @@ afterEach(() => {
   fetched.mockReset();
 });
 
-describe('a call', () => {
-  it('sends JSON to the API and gives its answer', async () => {
+/** The nth request that was sent. */
+const sent = (n: number) => fetched.mock.calls[n]?.[0] as Request;
+const path = (n: number) => new URL(sent(n).url).pathname;
+
+describe('a question', () => {
+  const id = 'c0ffee00-0000-4000-8000-000000000001';
+
+  it('sends JSON to its path, based on a version, and gives the answer', async () => {
     fetched.mockReturnValueOnce(answer(200, { version: 3 }));
-    expect(await call('PUT', '/cars/1', { name: 'x' }, { headers: { 'If-Match': '"2"' } })).toEqual({ version: 3 });
-    const [path, init] = fetched.mock.calls[0] ?? [];
-    expect(path).toBe('/api/cars/1');
-    expect(init?.method).toBe('PUT');
-    expect(init?.body).toBe('{"name":"x"}');
-    expect(init?.headers).toEqual({ 'content-type': 'application/json', 'If-Match': '"2"' });
+    const body = { currency: 'EUR' };
+    expect(await read(api.PUT('/api/settings', { params: { header: basedOn(2) }, body }))).toEqual({ version: 3 });
+    expect(path(0)).toBe('/api/settings');
+    expect(sent(0).method).toBe('PUT');
+    expect(await sent(0).json()).toEqual(body);
+    expect(sent(0).headers.get('If-Match')).toBe('"2"');
+    expect(sent(0).headers.get('content-type')).toBe('application/json');
   });
 
   it('says nothing of JSON where it sends none, and takes an empty answer', async () => {
     fetched.mockReturnValueOnce(answer(204));
-    expect(await call('DELETE', '/cars/1')).toBeUndefined();
-    const [, init] = fetched.mock.calls[0] ?? [];
-    expect(init?.headers).toEqual({});
-    expect(init?.body).toBeUndefined();
+    const params = { path: { id }, header: basedOn(1) };
+    expect(await read(api.DELETE('/api/cars/{id}', { params }))).toBeUndefined();
+    expect(path(0)).toBe(`/api/cars/${id}`);
+    expect(sent(0).headers.get('content-type')).toBeNull();
   });
 
   it('throws what the server says, with every problem', async () => {
     const problems = [{ path: '/car/oilVolumeL', message: '90 L is outside 1 to 40 L' }];
     fetched.mockReturnValueOnce(answer(422, { detail: 'The car cannot be taken', problems }));
-    const error = await call('POST', '/cars', {}).catch((e: unknown) => e);
+    const error = await read(api.GET('/api/cars')).catch((e: unknown) => e);
     expect(error).toBeInstanceOf(ApiError);
     expect(error).toMatchObject({ status: 422, message: 'The car cannot be taken', problems });
   });
 
   it('throws something readable when the answer is none', async () => {
     fetched.mockReturnValueOnce(Promise.resolve(new Response('<html>', { status: 502, statusText: 'Bad Gateway' })));
-    await expect(call('GET', '/cars')).rejects.toMatchObject({ status: 502, message: 'Bad Gateway', problems: [] });
+    await expect(read(api.GET('/api/cars'))).rejects.toMatchObject({
+      status: 502,
+      message: 'Bad Gateway',
+      problems: [],
+    });
   });
 });
 
@@ -48,8 +60,8 @@ describe('a file', () => {
   it('goes as it is, with its type', async () => {
     fetched.mockReturnValueOnce(answer(201, { id: '7' }));
     expect(await send('/cars/1/uploads?name=a.csv', 'time,speed', 'application/octet-stream')).toEqual({ id: '7' });
-    const [path, init] = fetched.mock.calls[0] ?? [];
-    expect(path).toBe('/api/cars/1/uploads?name=a.csv');
+    const [to, init] = fetched.mock.calls[0] ?? [];
+    expect(to).toBe('/api/cars/1/uploads?name=a.csv');
     expect(init).toMatchObject({
       method: 'POST',
       body: 'time,speed',
@@ -79,7 +91,7 @@ describe('long work', () => {
     const seen: string[] = [];
     expect(await watch(job('WAITING' as JobView['state']), (j) => seen.push(j.state))).toEqual({ rows: 3 });
     expect(seen).toEqual(['WAITING', 'RUNNING', 'DONE']);
-    expect(fetched.mock.calls.map(([path]) => path)).toEqual(['/api/jobs/j', '/api/jobs/j']);
+    expect([path(0), path(1)]).toEqual(['/api/jobs/j', '/api/jobs/j']);
   });
 
   it('that failed says why', async () => {
@@ -98,20 +110,23 @@ describe('long work', () => {
 });
 
 describe('what is created', () => {
+  const made = (header: { 'Idempotency-Key': string }) =>
+    api.POST('/api/cars/from-class', { params: { header }, body: { classId: 'hatch', name: 'x' } });
+
   it('carries one name through every try', async () => {
     fetched.mockRejectedValueOnce(new TypeError('network'));
     fetched.mockReturnValueOnce(answer(503, { detail: 'The database does not answer' }));
     fetched.mockReturnValueOnce(answer(201, { id: '7' }));
-    expect(await create('/cars', { name: 'x' })).toEqual({ id: '7' });
-    const names = fetched.mock.calls.map(([, init]) => (init?.headers as Record<string, string>)['Idempotency-Key']);
-    expect(names).toHaveLength(3);
+    expect(await create(made)).toEqual({ id: '7' });
+    const names = [0, 1, 2].map((n) => sent(n).headers.get('Idempotency-Key'));
+    expect(fetched).toHaveBeenCalledTimes(3);
     expect(new Set(names).size).toBe(1);
     expect(names[0]).toMatch(/^[0-9a-f-]{36}$/);
   });
 
   it('is not sent again when it was refused', async () => {
     fetched.mockReturnValueOnce(answer(422, { detail: 'no' }));
-    await expect(create('/cars', {})).rejects.toMatchObject({ status: 422 });
+    await expect(create(made)).rejects.toMatchObject({ status: 422 });
     expect(fetched).toHaveBeenCalledTimes(1);
   });
 
@@ -119,39 +134,5 @@ describe('what is created', () => {
     expect([409, 412, 422].map((s) => isPassing(new ApiError(s, '', [], {})))).toEqual([false, false, false]);
     expect([429, 500, 503].map((s) => isPassing(new ApiError(s, '', [], {})))).toEqual([true, true, true]);
     expect(isPassing(new TypeError('network'))).toBe(true);
-  });
-});
-
-describe('the description of the API', () => {
-  it('says what a field means', () => {
-    expect(meaning('DutyDocument', '/ambientC')).toBe('Air temperature, °C');
-    expect(meaning('DutyDocument', '/track/stretches/3/lengthM')).toBe('Length, m');
-    expect(meaning('DutyDocument', '/nobody')).toBeUndefined();
-  });
-
-  it('gives the range of a field with what it means', () => {
-    expect(range('CoolerDocument', 'rows')).toEqual({ min: 2, max: 60, description: expect.stringContaining('rows') });
-    expect(range('DutyDocument', 'ambientC').min).toBeLessThan(-10);
-  });
-
-  it('gives no range where there is none', () => {
-    const name = range('DesignDocument', 'name');
-    expect(name.min).toBe(-Infinity);
-    expect(name.max).toBe(Infinity);
-  });
-
-  it('tells what kind of field each is, by which a form is made', () => {
-    const kinds = new Map(fields('HosePartDocument').map((f) => [f.name, f]));
-    expect(kinds.get('maker')).toMatchObject({ kind: 'text', label: 'Maker' });
-    expect(kinds.get('family')).toMatchObject({ kind: 'choice' });
-    const numbers = [...kinds.values()].filter((f) => f.kind === 'number');
-    expect(numbers.length).toBeGreaterThan(3);
-    for (const f of numbers) {
-      expect(f.kind === 'number' && f.min < f.max).toBe(true);
-    }
-  });
-
-  it('puts the words of a name apart', () => {
-    expect(fields('CoolerDocument').find((f) => f.name === 'sealingPercent')?.label).toBe('Sealing percent');
   });
 });

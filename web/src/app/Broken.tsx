@@ -1,6 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ApiError, call, meaning, type Schemas } from '../api/client';
+import { api, read, basedOn, ApiError, type Schemas } from '../api/client';
+import { meaning } from '../api/descriptions';
+import { queries } from '../api/queries';
 import { AskSure, Button, FileLink, Heading, Muted, Row, Sheet, TextEntry } from '../kit/kit';
 import { withValue } from './pointer';
 
@@ -19,11 +21,7 @@ const WHAT: Record<BrokenView['what'], string> = {
 
 /** What is stored here, or of one car, and today's rules refuse. */
 function useBroken(carId: string | undefined) {
-  return useQuery({
-    queryKey: ['broken', 'list', carId],
-    queryFn: () => call<BrokenView[]>('GET', carId === undefined ? '/broken' : `/broken?car=${carId}`),
-    staleTime: 0,
-  });
+  return useQuery(queries.broken(carId));
 }
 
 const SCHEMA: Partial<Record<BrokenView['what'], keyof Schemas>> = {
@@ -63,7 +61,11 @@ export function BrokenList({ carId, titled = true }: { carId?: string; titled?: 
   };
   const remove = async (b: BrokenView) => {
     try {
-      await call('DELETE', `/broken/${b.what}/${b.id}`, undefined, { headers: { 'If-Match': `"${b.version}"` } });
+      await read(
+        api.DELETE('/api/broken/{what}/{id}', {
+          params: { path: { what: b.what, id: b.id }, header: basedOn(b.version) },
+        }),
+      );
       await again();
     } catch (e) {
       setProblem(e instanceof Error ? e.message : String(e));
@@ -124,14 +126,7 @@ function Repair(props: { broken: BrokenView; onClose: () => void; onDone: () => 
   const [typed, setTyped] = useState<Record<string, string>>({});
   const [problems, setProblems] = useState<readonly { path: string; message: string }[]>(broken.problems);
   const [problem, setProblem] = useState<string>();
-  const text = useQuery({
-    queryKey: ['broken', 'text', broken.what, broken.id],
-    queryFn: async () => {
-      const response = await fetch(`/api/broken/${broken.what}/${broken.id}`);
-      return response.text();
-    },
-    gcTime: 0,
-  });
+  const text = useQuery(queries.brokenText(broken.what, broken.id));
   const [written, setWritten] = useState<string>();
   const document = written ?? text.data;
   const save = async () => {
@@ -141,10 +136,14 @@ function Repair(props: { broken: BrokenView; onClose: () => void; onDone: () => 
     setProblem(undefined);
     const repaired = Object.entries(typed).reduce((d, [path, value]) => withValue(d, path, value), document);
     try {
-      await call('PUT', `/broken/${broken.what}/${broken.id}`, undefined, {
-        headers: { 'If-Match': `"${broken.version}"`, 'content-type': 'text/plain;charset=utf-8' },
-        body: repaired,
-      });
+      await read(
+        api.PUT('/api/broken/{what}/{id}', {
+          params: { path: { what: broken.what, id: broken.id }, header: basedOn(broken.version) },
+          headers: { 'content-type': 'text/plain;charset=utf-8' },
+          body: repaired,
+          bodySerializer: (text) => text,
+        }),
+      );
       await onDone();
     } catch (e) {
       setWritten(repaired);

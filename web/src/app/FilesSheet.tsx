@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ApiError, send, type CarView, type Schemas } from '../api/client';
+import { send, ApiError, type Schemas } from '../api/client';
+import { queries } from '../api/queries';
 import { BrokenList } from './Broken';
 import { FileChoice } from '../kit/FileChoice';
 import { Button, FileLink, Heading, Muted, Row, Sheet } from '../kit/kit';
@@ -30,7 +31,7 @@ export function FilesSheet(props: {
         file,
         'application/octet-stream',
       );
-      client.setQueryData<CarView>(['car', props.car.id], (v) => v && { ...v, designs: [...v.designs, added] });
+      client.setQueryData(queries.car(props.car.id).queryKey, (v) => v && { ...v, designs: [...v.designs, added] });
       props.onDesign(added.id);
       props.onClose();
     } catch (e) {
@@ -83,7 +84,7 @@ export function GarageFiles({ empty = false }: { empty?: boolean }) {
       });
       // Read again, and no word of it when that fails: what came in is in.
       void client.invalidateQueries({ queryKey: ['catalogue'] });
-      void client.invalidateQueries({ queryKey: ['cars'] });
+      void client.invalidateQueries({ queryKey: queries.cars().queryKey });
     } catch (e) {
       setProblem(said(e));
     } finally {

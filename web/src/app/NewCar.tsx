@@ -2,7 +2,8 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { call, create, type CarView, type Schemas } from '../api/client';
+import { api, create, type Schemas } from '../api/client';
+import { queries } from '../api/queries';
 import { Button, Heading, Muted, Pick, Row, Sheet, TextEntry } from '../kit/kit';
 import { FigureTable } from '../kit/layout';
 import { GarageFiles } from './FilesSheet';
@@ -19,11 +20,7 @@ const Page = styled.main`
 
 /** A new car from a class: every figure stands there with its reason before it is taken. */
 export function NewCar({ empty, onClose }: { empty?: boolean; onClose?: () => void }) {
-  const classes = useQuery({
-    queryKey: ['classes'],
-    queryFn: () => call<Schemas['CarClass'][]>('GET', '/classes'),
-    staleTime: Infinity,
-  });
+  const classes = useQuery(queries.classes());
   const [chosen, setChosen] = useState('hatch');
   const [name, setName] = useState('');
   const [problem, setProblem] = useState<string>();
@@ -35,12 +32,14 @@ export function NewCar({ empty, onClose }: { empty?: boolean; onClose?: () => vo
   }
   const make = async () => {
     try {
-      const car = await create<CarView>('/cars/from-class', {
-        classId: chosen,
-        name: name.trim() || from.car.name,
-      });
-      await client.cancelQueries({ queryKey: ['cars'] });
-      client.setQueryData<Schemas['CarSummary'][]>(['cars'], (old) => [
+      const car = await create((header) =>
+        api.POST('/api/cars/from-class', {
+          params: { header },
+          body: { classId: chosen, name: name.trim() || from.car.name },
+        }),
+      );
+      await client.cancelQueries(queries.cars());
+      client.setQueryData(queries.cars().queryKey, (old) => [
         ...(old ?? []),
         { id: car.id, name: car.car.name, broken: false },
       ]);

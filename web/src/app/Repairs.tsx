@@ -2,7 +2,8 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { call, create, type CarView, type Schemas } from '../api/client';
+import { api, create, type CarView, type Schemas } from '../api/client';
+import { queries } from '../api/queries';
 import { Button, Row, Sheet } from '../kit/kit';
 import { BrokenList } from './Broken';
 
@@ -59,17 +60,26 @@ export function CarWithout({ cars, view }: { cars: Cars; view: CarView }) {
   const add = async (made: () => Promise<unknown>) => {
     try {
       await made();
-      await client.invalidateQueries({ queryKey: ['car', view.id] });
+      await client.invalidateQueries({ queryKey: queries.car(view.id).queryKey });
     } catch (e) {
       setProblem(e instanceof Error ? e.message : String(e));
     }
   };
+  const path = { carId: view.id };
   const duty = async () => {
     // That of the first class, to be changed on the station Duty.
-    const [first] = await call<Schemas['CarClass'][]>('GET', '/classes');
-    return create(`/cars/${view.id}/duties`, first?.duty);
+    const [first] = await client.fetchQuery(queries.classes());
+    if (first) {
+      await create((header) => api.POST('/api/cars/{carId}/duties', { params: { path, header }, body: first.duty }));
+    }
   };
-  const design = () => create(`/cars/${view.id}/designs`, { name: 'As it is today', keepFactoryExchanger: true });
+  const design = () =>
+    create((header) =>
+      api.POST('/api/cars/{carId}/designs', {
+        params: { path, header },
+        body: { name: 'As it is today', keepFactoryExchanger: true },
+      }),
+    );
   return (
     <InsteadOfStations cars={cars} carId={view.id}>
       <p role="alert" style={{ margin: 0 }}>

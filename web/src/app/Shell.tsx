@@ -2,7 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { NavLink, Navigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
-import { ApiError, call, type CarView, type Schemas } from '../api/client';
+import { ApiError, type Schemas } from '../api/client';
+import { queries } from '../api/queries';
 import { CarThatCannotBeShown, CarWithout, SomeBroken, Told } from './Repairs';
 import { Button } from '../kit/kit';
 import { FilesSheet } from './FilesSheet';
@@ -11,6 +12,7 @@ import { usePreferences } from '../preferences/preferences';
 import { ThermalRule } from './Rule';
 import { UnitsSheet } from './UnitsSheet';
 import { Held, useBench, Workbench } from '../bench/workbench';
+import { PresetsContext } from '../bench/presets';
 import { useGo } from '../bench/useGo';
 import { Conflicts, Top } from './Top';
 
@@ -124,14 +126,13 @@ const Rail = styled.aside`
 
 export function Shell() {
   const { carId } = useParams();
-  const cars = useQuery({
-    queryKey: ['cars'],
-    queryFn: () => call<Schemas['CarSummary'][]>('GET', '/cars'),
-  });
-  if (cars.error) {
-    return <Told role="alert">The garage cannot be reached: {cars.error.message}</Told>;
+  const cars = useQuery(queries.cars());
+  const presets = useQuery(queries.presets());
+  const unreachable = cars.error ?? presets.error;
+  if (unreachable) {
+    return <Told role="alert">The garage cannot be reached: {unreachable.message}</Told>;
   }
-  if (!cars.data) {
+  if (!cars.data || !presets.data) {
     return <p className="opening">Isotherm</p>;
   }
   const first = cars.data.find((c) => !c.broken) ?? cars.data[0];
@@ -141,20 +142,17 @@ export function Shell() {
   if (!carId || !cars.data.some((c) => c.id === carId)) {
     return <Navigate to={`/cars/${first.id}/duty`} replace />;
   }
-  return <OneCar key={carId} carId={carId} cars={cars.data} />;
+  return (
+    <PresetsContext value={presets.data}>
+      <OneCar key={carId} carId={carId} cars={cars.data} />
+    </PresetsContext>
+  );
 }
 
 function OneCar({ carId, cars }: { carId: string; cars: Schemas['CarSummary'][] }) {
   const { station, designId } = useParams();
   const [search] = useSearchParams();
-  const view = useQuery({
-    queryKey: ['car', carId],
-    queryFn: () => call<CarView>('GET', `/cars/${carId}`),
-    // Changes made in another browser are seen when this one is looked at again.
-    refetchOnWindowFocus: 'always',
-    staleTime: Infinity,
-    gcTime: 0,
-  });
+  const view = useQuery(queries.car(carId));
   const current = stations.find((s) => s.id === station) ?? (station === 'compare' ? undefined : stations[0]);
   const design = view.data?.designs.find((d) => d.id === designId) ?? view.data?.designs[0];
   const duty = view.data?.duties.find((d) => d.id === search.get('duty')) ?? view.data?.duties[0];

@@ -2,7 +2,8 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
 import styled from 'styled-components';
-import { call, create, type CarView, type Schemas } from '../api/client';
+import { api, read, basedOn, create, type Schemas } from '../api/client';
+import { queries } from '../api/queries';
 import { Told } from './Repairs';
 import { Actions, AskName, AskSure, Button, Pick, Row } from '../kit/kit';
 import { NewCar } from './NewCar';
@@ -60,21 +61,26 @@ export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
     return () => window.removeEventListener('keydown', keys);
   }, [undo, redo]);
   const copy = async (name: string) => {
-    const added = await create<Schemas['DesignView']>(`/cars/${carId}/designs`, { ...design, name });
-    client.setQueryData<CarView>(['car', carId], (v) => v && { ...v, designs: [...v.designs, added] });
+    const added = await create((header) =>
+      api.POST('/api/cars/{carId}/designs', {
+        params: { path: { carId: view.id }, header },
+        body: { ...design, name },
+      }),
+    );
+    client.setQueryData(queries.car(view.id).queryKey, (v) => v && { ...v, designs: [...v.designs, added] });
     go({ design: added.id, against: designId });
   };
   const remove = async () => {
     const version = view.designs.find((d) => d.id === designId)?.version;
-    await call('DELETE', `/designs/${designId}`, undefined, { headers: { 'If-Match': `"${version}"` } });
+    await read(api.DELETE('/api/designs/{id}', { params: { path: { id: designId }, header: basedOn(version) } }));
     const left = view.designs.filter((d) => d.id !== designId);
-    client.setQueryData<CarView>(['car', carId], (v) => v && { ...v, designs: left });
+    client.setQueryData(queries.car(view.id).queryKey, (v) => v && { ...v, designs: left });
     go({ design: left[0]?.id ?? '', against: undefined });
   };
   const removeCar = async () => {
-    await call('DELETE', `/cars/${carId}`, undefined, { headers: { 'If-Match': `"${view.version}"` } });
+    await read(api.DELETE('/api/cars/{id}', { params: { path: { id: view.id }, header: basedOn(view.version) } }));
     const left = cars.filter((c) => c.id !== carId);
-    client.setQueryData(['cars'], left);
+    client.setQueryData(queries.cars().queryKey, left);
     if (left[0]) {
       go({ car: left[0].id, station: 'duty' });
     }

@@ -1,4 +1,8 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import styled from 'styled-components';
+import { api, basedOn, read } from '../api/client';
+import { queries } from '../api/queries';
 import { Button, Muted, Pick, Row, Sheet } from '../kit/kit';
 import { quantities, type Quantity } from '../units/units';
 import { usePreferences } from '../preferences/preferences';
@@ -25,7 +29,45 @@ const NAMES: Partial<Record<Quantity, string>> = {
   flow: 'Oil flow in',
   torque: 'Torques in',
   area: 'Areas in',
+  airFlow: 'Air flow in',
 };
+
+/** Every currency that this browser knows by its three letters. */
+const CURRENCIES = Intl.supportedValuesOf('currency').map((id) => ({ id, name: id }));
+const NO_CURRENCY = { id: 'none', name: 'none' };
+
+/** The garage's currency: everybody who opens this garage sees prices in it. */
+function CurrencyPick() {
+  const client = useQueryClient();
+  const settings = useQuery(queries.settings());
+  const [problem, setProblem] = useState<string>();
+  const choose = async (id: string) => {
+    setProblem(undefined);
+    try {
+      const version = settings.data?.version;
+      const body = id === NO_CURRENCY.id ? {} : { currency: id };
+      const header = version === undefined ? {} : basedOn(version);
+      client.setQueryData(
+        queries.settings().queryKey,
+        await read(api.PUT('/api/settings', { params: { header }, body })),
+      );
+    } catch (e) {
+      setProblem(e instanceof Error ? e.message : String(e));
+      await client.invalidateQueries(queries.settings());
+    }
+  };
+  return (
+    <>
+      <Pick
+        label="Prices in"
+        value={settings.data?.settings.currency ?? NO_CURRENCY.id}
+        options={[NO_CURRENCY, ...CURRENCIES]}
+        onChange={(id) => void choose(id)}
+      />
+      {problem && <p role="alert">▲ The currency was not saved: {problem}</p>}
+    </>
+  );
+}
 
 /** Units, quantity by quantity, at any time. */
 export function UnitsSheet({ onClose }: { onClose: () => void }) {
@@ -39,7 +81,7 @@ export function UnitsSheet({ onClose }: { onClose: () => void }) {
   };
   const all = (choice: 0 | 1) => (Object.keys(quantities) as Quantity[]).forEach((q) => set(q, choice));
   return (
-    <Sheet title="Units" onClose={onClose} widest="640px">
+    <Sheet title="Units and currency" onClose={onClose} widest="640px">
       <Muted>Every field takes either unit, typed with its sign: 185F, 1/2in, 30psi.</Muted>
       <Grid>
         {(Object.entries(NAMES) as [Quantity, string][]).map(([q, name]) => (
@@ -51,6 +93,10 @@ export function UnitsSheet({ onClose }: { onClose: () => void }) {
             onChange={(v) => set(q, v === '1' ? 1 : 0)}
           />
         ))}
+      </Grid>
+      <Muted>The currency is that of the whole garage. Prices are not converted.</Muted>
+      <Grid>
+        <CurrencyPick />
       </Grid>
       <Row>
         <Button onPress={() => all(0)}>All metric</Button>

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { ApiError, isPassing } from '../api/client';
+import { isPassing, ApiError } from '../api/client';
 
 const RETRY_MS = 2000;
 

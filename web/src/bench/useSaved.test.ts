@@ -1,13 +1,15 @@
 // @vitest-environment happy-dom
 import { act, cleanup, renderHook } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { useSaved } from './useSaved';
+import { api, read } from '../api/client';
+import { useSaved, type Put } from './useSaved';
 
 interface Doc {
   readonly rows: number;
 }
 
-const PATH = '/designs/1';
+const ID = 'c0ffee00-0000-4000-8000-000000000001';
+const PATH = `/duties/${ID}`;
 const KEY = `isotherm.unsaved:${PATH}`;
 const fetched = vi.fn<typeof fetch>();
 vi.stubGlobal('fetch', fetched);
@@ -15,28 +17,33 @@ vi.stubGlobal('fetch', fetched);
 /** A server with one document under a version, which can be out of reach. */
 function server(rows: number, version: number) {
   const there = { document: { rows } as Doc, version, reachable: true, refuses: false };
-  fetched.mockImplementation((_, init) => {
+  fetched.mockImplementation(async (asked) => {
+    const request = asked as Request;
     if (!there.reachable) {
       return Promise.reject(new TypeError('Failed to fetch'));
     }
     if (there.refuses) {
       return Promise.resolve(new Response('{"detail":"900 is outside 2 to 60"}', { status: 422 }));
     }
-    const basedOn = Number((init?.headers as Record<string, string>)['If-Match']?.replaceAll('"', ''));
+    const basedOn = Number(request.headers.get('If-Match')?.replaceAll('"', ''));
     if (basedOn !== there.version) {
       return Promise.resolve(
         new Response(JSON.stringify({ current: there.document, currentVersion: there.version }), { status: 412 }),
       );
     }
-    there.document = JSON.parse(init?.body as string) as Doc;
+    there.document = (await request.json()) as Doc;
     there.version++;
     return Promise.resolve(new Response(JSON.stringify({ version: there.version }), { status: 200 }));
   });
   return there;
 }
 
+/** As the bench sends it. */
+const put: Put<Doc> = (body, header, keepalive) =>
+  read(api.PUT('/api/duties/{id}', { params: { path: { id: ID }, header }, body: body as never, keepalive }));
+
 const open = (rows: number, version: number, told = vi.fn()) =>
-  renderHook(({ stored, at }: { stored: Doc; at: number }) => useSaved<Doc>(PATH, stored, at, told), {
+  renderHook(({ stored, at }: { stored: Doc; at: number }) => useSaved<Doc>(PATH, put, stored, at, told), {
     initialProps: { stored: { rows }, at: version },
   });
 
@@ -173,11 +180,11 @@ describe('what was changed elsewhere', () => {
   it('is no conflict when it is what was sent from here and never answered', async () => {
     const there = server(10, 1);
     const { result } = open(10, 1);
-    fetched.mockImplementationOnce((_, init) => {
+    fetched.mockImplementationOnce(async (asked) => {
       // It arrives, and its answer is lost.
-      there.document = JSON.parse(init?.body as string) as Doc;
+      there.document = (await (asked as Request).json()) as Doc;
       there.version++;
-      return Promise.reject(new TypeError('Failed to fetch'));
+      throw new TypeError('Failed to fetch');
     });
     act(() => result.current.change({ rows: 15 }));
     await pass(500);

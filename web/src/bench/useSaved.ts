@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { ApiError, call, isPassing } from '../api/client';
+import { basedOn, isPassing, ApiError } from '../api/client';
 import { sameDocument } from './sameDocument';
 
 export type SaveState =
@@ -16,6 +16,9 @@ interface Draft<T> {
   /** What was last sent and not yet acknowledged: finding it on the server is no conflict. */
   sent?: T;
 }
+
+/** Sends a document, based on the version that is named. */
+export type Put<T> = (document: T, header: { 'If-Match': string }, keepalive: boolean) => Promise<{ version: number }>;
 
 interface Told {
   path: string;
@@ -38,6 +41,7 @@ const tabs = new BroadcastChannel('isotherm.saved');
  */
 export function useSaved<T>(
   path: string,
+  put: Put<T>,
   stored: T,
   storedVersion: number,
   onStored: (document: T, version: number) => void,
@@ -56,7 +60,9 @@ export function useSaved<T>(
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const again = useRef<() => Promise<void>>(undefined);
   const tell = useRef(onStored);
+  const send = useRef(put);
   useEffect(() => {
+    send.current = put;
     tell.current = onStored;
   });
 
@@ -90,10 +96,8 @@ export function useSaved<T>(
     keep();
     setState({ kind: 'saving' });
     try {
-      const answer = await call<{ version: number }>('PUT', path, sent, {
-        headers: { 'If-Match': `"${latest.current.version}"` },
-        keepalive: JSON.stringify(sent).length < KEEPALIVE_LENGTH,
-      });
+      const keepalive = JSON.stringify(sent).length < KEEPALIVE_LENGTH;
+      const answer = await send.current(sent, basedOn(latest.current.version), keepalive);
       settled(sent, answer.version);
       tabs.postMessage({ path, document: sent, version: answer.version } satisfies Told);
     } catch (e) {

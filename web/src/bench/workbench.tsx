@@ -1,16 +1,17 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, memo, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
 import {
-  call,
-  type CarDocument,
+  api,
+  read,
   type CarView,
-  type CaseDocument,
-  type DesignDocument,
+  type CarDocument,
   type DutyDocument,
-  type Interval,
+  type DesignDocument,
+  type CaseDocument,
   type OutcomeDocument,
-  type Schemas,
+  type Interval,
 } from '../api/client';
+import { queries } from '../api/queries';
 import { amended, moved, recorded, stepNow, useHistory, type What } from './history';
 import { useSaved, type SaveState } from './useSaved';
 import { useSettled } from './useSettled';
@@ -44,8 +45,6 @@ interface Bench {
 
 const Context = createContext<Bench | undefined>(undefined);
 
-/** Samples for the whisker: enough for a steady 10–90 % interval, few enough to follow a choice. */
-const SAMPLES = 48;
 /** A gesture is over when nothing has moved for this long. */
 const PAUSE_MS = 170;
 
@@ -57,16 +56,6 @@ interface Props {
   readonly children: ReactNode;
 }
 
-/** Outcomes are what choices are judged by: the same question is asked once and kept. */
-export function outcomeQuery(asked: CaseDocument) {
-  return {
-    queryKey: ['outcome', asked],
-    queryFn: ({ signal }: { signal: AbortSignal }) => call<OutcomeDocument>('POST', '/outcome', asked, { signal }),
-    staleTime: Infinity,
-    retry: 1,
-  };
-}
-
 export function Workbench({ view, dutyId, designId, ghostId, children }: Props) {
   const storedDuty = view.duties.find((d) => d.id === dutyId);
   const storedDesign = view.designs.find((d) => d.id === designId);
@@ -76,20 +65,33 @@ export function Workbench({ view, dutyId, designId, ghostId, children }: Props) 
   const client = useQueryClient();
   const patch = useCallback(
     (change: (old: CarView) => CarView) =>
-      client.setQueryData<CarView>(['car', view.id], (old) => (old ? change(old) : old)),
+      client.setQueryData(queries.car(view.id).queryKey, (old) => (old ? change(old) : old)),
     [client, view.id],
   );
-  const car = useSaved<CarDocument>(`/cars/${view.id}`, view.car, view.version, (document, version) =>
-    patch((v) => ({ ...v, car: document, version })),
+  const car = useSaved<CarDocument>(
+    `/cars/${view.id}`,
+    (body, header, keepalive) =>
+      read(api.PUT('/api/cars/{id}', { params: { path: { id: view.id }, header }, body, keepalive })),
+    view.car,
+    view.version,
+    (document, version) => patch((v) => ({ ...v, car: document, version })),
   );
-  const duty = useSaved<DutyDocument>(`/duties/${dutyId}`, storedDuty.duty, storedDuty.version, (document, version) =>
-    patch((v) => ({
-      ...v,
-      duties: v.duties.map((d) => (d.id === dutyId ? { ...d, duty: document, version } : d)),
-    })),
+  const duty = useSaved<DutyDocument>(
+    `/duties/${dutyId}`,
+    (body, header, keepalive) =>
+      read(api.PUT('/api/duties/{id}', { params: { path: { id: dutyId }, header }, body, keepalive })),
+    storedDuty.duty,
+    storedDuty.version,
+    (document, version) =>
+      patch((v) => ({
+        ...v,
+        duties: v.duties.map((d) => (d.id === dutyId ? { ...d, duty: document, version } : d)),
+      })),
   );
   const design = useSaved<DesignDocument>(
     `/designs/${designId}`,
+    (body, header, keepalive) =>
+      read(api.PUT('/api/designs/{id}', { params: { path: { id: designId }, header }, body, keepalive })),
     storedDesign.design,
     storedDesign.version,
     (document, version) =>
@@ -133,31 +135,18 @@ export function Workbench({ view, dutyId, designId, ghostId, children }: Props) 
     [car.document, duty.document, design.document],
   );
   // A drag is followed by the session alone; the rules look at it from every side when it holds still.
-  const quick = useQuery({
-    queryKey: ['quick', asked],
-    queryFn: ({ signal }) => call<Schemas['Quick']>('POST', '/quick', asked, { signal }),
-    placeholderData: keepPreviousData,
-    gcTime: 10_000,
-    staleTime: Infinity,
-    retry: 1,
-  });
+  const quick = useQuery(queries.quick(asked));
   const still = useSettled(asked, PAUSE_MS);
-  const outcome = useQuery({ ...outcomeQuery(still), placeholderData: keepPreviousData });
+  const outcome = useQuery({ ...queries.outcome(still), placeholderData: keepPreviousData });
   const settled = still === asked && outcome.data !== undefined && !outcome.isPlaceholderData;
-  const interval = useQuery({
-    queryKey: ['interval', still],
-    queryFn: ({ signal }) => call<Interval>('POST', '/interval', { ...still, samples: SAMPLES, seed: 1 }, { signal }),
-    enabled: settled,
-    staleTime: Infinity,
-    retry: 1,
-  });
+  const interval = useQuery({ ...queries.interval(still), enabled: settled });
   const shown = useMemo<OutcomeDocument | undefined>(
     () => (settled || !outcome.data || !quick.data ? outcome.data : { ...outcome.data, ...quick.data }),
     [settled, outcome.data, quick.data],
   );
   const other = view.designs.find((d) => d.id === ghostId && d.id !== designId);
   const ghost = useQuery({
-    ...outcomeQuery({ car: car.document, duty: duty.document, design: other?.design ?? design.document }),
+    ...queries.outcome({ car: car.document, duty: duty.document, design: other?.design ?? design.document }),
     enabled: other !== undefined,
     placeholderData: keepPreviousData,
   });

@@ -1,4 +1,5 @@
-import { range, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
+import { range } from '../api/descriptions';
 import type { Quantity } from '../units/units';
 import { QuantityField } from './kit';
 

@@ -1,8 +1,9 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { scaleLinear } from 'd3-scale';
 import { useState } from 'react';
 import { useTheme } from 'styled-components';
-import { call, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
+import { queries } from '../api/queries';
 import { usePreferences } from '../preferences/preferences';
 import { temperatureColour } from '../preferences/theme';
 import { Button, Muted, Row } from '../kit/kit';
@@ -12,6 +13,8 @@ import { useWidth } from './useWidth';
 
 type Channel = Schemas['LogDocument']['channels'][number];
 
+/** Points of a channel that a wide screen can show. */
+const POINTS = 2400;
 const LEFT = 58;
 const RIGHT = 12;
 const FOOT = 24;
@@ -46,18 +49,7 @@ export function LogPicture({ id, height }: { id: string; height: number }) {
   const { show } = usePreferences();
   const [ref, width] = useWidth();
   const [window, setWindow] = useState<readonly [number, number]>();
-  const traces = useQuery({
-    queryKey: ['traces', id, window],
-    queryFn: ({ signal }) =>
-      call<Schemas['TracesDocument']>(
-        'GET',
-        `/logs/${id}/traces?points=2400${window ? `&from=${window[0]}&to=${window[1]}` : ''}`,
-        undefined,
-        { signal },
-      ),
-    placeholderData: keepPreviousData,
-    staleTime: Infinity,
-  });
+  const traces = useQuery(queries.traces(id, POINTS, window));
   if (traces.error) {
     return <Muted>This log cannot be shown: {traces.error.message}</Muted>;
   }

@@ -3,8 +3,10 @@ import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import styled, { useTheme } from 'styled-components';
 import type { Schemas } from '../api/client';
 import { usePreferences } from '../preferences/preferences';
-import type { Nose } from './layouts';
+import type { CarDocument } from '../api/client';
 import { useWidth } from './useWidth';
+
+export type Nose = NonNullable<CarDocument['nose']>;
 
 const Frame = styled.figure`
   margin: 0;

@@ -2,7 +2,7 @@ import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { memo, useState } from 'react';
 import { useTheme } from 'styled-components';
-import type { OutcomeDocument, CarDocument } from '../api/client';
+import type { CarDocument, OutcomeDocument } from '../api/client';
 import { usePreferences } from '../preferences/preferences';
 import { temperatureColour } from '../preferences/theme';
 import { Picture } from '../kit/layout';

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../api/client';
-import bays from './bays.json';
+import presets from '../../../server/src/main/resources/presets/presets.json';
 import { whole, windowOf, worst } from './bayWindow';
 
-const bay = bays[0]?.bay as Schemas['BayDocument'];
+const bay = presets.bays[0]?.bay as unknown as Schemas['BayDocument'];
 const at = (xMm: number, yMm: number, zMm: number) => ({ xMm, yMm, zMm });
 const line = (points: Schemas['PointDocument'][], troubles: Schemas['TroubleDocument'][] = []) =>
   ({ points, troubles, fromPort: points[0], toPort: points[points.length - 1] }) as Schemas['PlumbedLine'];

@@ -56,3 +56,6 @@ export function say(message: Message, units: UnitChoice): string {
 export function word(chapter: string, topic: string, part = 'name'): string {
   return say({ key: `${chapter}.${topic}.${part}`, values: {} }, {} as UnitChoice);
 }
+
+/** A name of something as the head of a row or a list. */
+export const headed = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1);

@@ -2,7 +2,8 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import styled from 'styled-components';
-import { call, create, type Schemas } from '../../api/client';
+import { api, read, basedOn, create, type Schemas } from '../../api/client';
+import { queries } from '../../api/queries';
 import { useWho } from '../../bench/who';
 import { usePreferences } from '../../preferences/preferences';
 import { useBench } from '../../bench/workbench';
@@ -11,7 +12,7 @@ import { Station } from '../Station';
 import { Gauges } from './Gauges';
 import { when } from './StepCard';
 import { useLive } from './useLive';
-import { useSheet, type BuildView } from './useSheet';
+import { useSheet } from './useSheet';
 import { word } from '../../words/words';
 import { Worked } from './Worked';
 
@@ -45,10 +46,7 @@ const Contents = styled.nav`
 export function BuildStation() {
   const { view } = useBench();
   const [search, setSearch] = useSearchParams();
-  const builds = useQuery({
-    queryKey: ['builds', view.id],
-    queryFn: () => call<Summary[]>('GET', `/cars/${view.id}/builds`),
-  });
+  const builds = useQuery(queries.builds(view.id));
   const choose = (id: string | undefined) =>
     setSearch(
       (now) => {
@@ -92,10 +90,15 @@ function Begin({ onBegun }: { onBegun: (id: string) => void }) {
   const [said, setSaid] = useState<string>();
   const begin = async (name: string) => {
     try {
-      const begun = await create<BuildView>(`/cars/${view.id}/builds`, { name, car, duty, design });
-      client.setQueryData(['build', begun.id], begun);
-      await client.cancelQueries({ queryKey: ['builds', view.id] });
-      await client.invalidateQueries({ queryKey: ['builds', view.id] });
+      const begun = await create((header) =>
+        api.POST('/api/cars/{carId}/builds', {
+          params: { path: { carId: view.id }, header },
+          body: { name, car, duty, design },
+        }),
+      );
+      client.setQueryData(queries.build(begun.id).queryKey, begun);
+      await client.cancelQueries(queries.builds(view.id));
+      await client.invalidateQueries(queries.builds(view.id));
       onBegun(begun.id);
     } catch (e) {
       setSaid((e as Error).message);
@@ -145,8 +148,8 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
   const stages = [...new Set(view.build.steps.map((s) => s.stage))];
   const states = new Map(view.progress.steps.map((s) => [s.id, s]));
   const remove = async () => {
-    await call('DELETE', `/builds/${view.id}`, undefined, { headers: { 'If-Match': `"${view.version}"` } });
-    await client.invalidateQueries({ queryKey: ['builds', bench.view.id] });
+    await read(api.DELETE('/api/builds/{id}', { params: { path: { id: view.id }, header: basedOn(view.version) } }));
+    await client.invalidateQueries(queries.builds(bench.view.id));
     onChoose(undefined);
   };
   return (

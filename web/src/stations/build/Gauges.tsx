@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import styled from 'styled-components';
-import { call, range } from '../../api/client';
+import { api, read, type Schemas } from '../../api/client';
+import { range } from '../../api/descriptions';
 import { usePreferences } from '../../preferences/preferences';
 import { Button, Fold, Heading, Muted, Pick, QuantityField, Row } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
-import type { Schemas } from '../../api/client';
 import type { Channel, Live } from './useLive';
 
 type Fault = NonNullable<Schemas['LoggerChoice']['fault']>;
@@ -52,10 +52,14 @@ export function Gauges({ buildId, live }: { buildId: string; live: Live | undefi
   const [pace, setPace] = useState(30);
   const [port, setPort] = useState(8411);
   const [said, setSaid] = useState<string>();
-  const ask = (method: string, path: string, body?: unknown) => {
+  const params = { path: { id: buildId } };
+  const tell = (asked: Promise<unknown>) => {
     setSaid(undefined);
-    call(method, `/builds/${buildId}/logger${path}`, body).catch((e: unknown) => setSaid((e as Error).message));
+    asked.catch((e: unknown) => setSaid((e as Error).message));
   };
+  const attach = (body: Schemas['LoggerChoice']) => tell(read(api.POST('/api/builds/{id}/logger', { params, body })));
+  const command = (body: Schemas['EngineCommand']) =>
+    tell(read(api.POST('/api/builds/{id}/logger/engine', { params, body })));
   const figure = (channel: Channel) => {
     const v = live?.values[channel];
     if (live?.spoiled.includes(channel)) {
@@ -95,14 +99,16 @@ export function Gauges({ buildId, live }: { buildId: string; live: Live | undefi
               <Muted>Simulated engine, {Math.round(live.time / 60)} min on its clock</Muted>
               <Row role="group" aria-label="The simulated engine">
                 {TURNINGS.map((t) => (
-                  <Button key={t.id} onPress={() => ask('POST', '/engine', { turning: t.id })}>
+                  <Button key={t.id} onPress={() => command({ turning: t.id })}>
                     {t.name}
                   </Button>
                 ))}
               </Row>
             </>
           )}
-          <Button onPress={() => ask('DELETE', '')}>Disconnect logger</Button>
+          <Button onPress={() => tell(read(api.DELETE('/api/builds/{id}/logger', { params })))}>
+            Disconnect logger
+          </Button>
         </>
       ) : (
         <>
@@ -117,14 +123,14 @@ export function Gauges({ buildId, live }: { buildId: string; live: Live | undefi
               step={10}
               onChange={setPace}
             />
-            <Button onPress={() => ask('POST', '', { fault, pace })}>Attach the simulated logger</Button>
+            <Button onPress={() => attach({ fault, pace })}>Attach the simulated logger</Button>
           </Fold>
           <Fold name="A logger of your own">
             <Muted>
               It listens on a loopback port of this machine and speaks the protocol of docs/formats/gauges.md.
             </Muted>
             <QuantityField label="Port" value={port} min={ports.min} max={ports.max} step={1} onChange={setPort} />
-            <Button onPress={() => ask('POST', '', { port })}>Attach it</Button>
+            <Button onPress={() => attach({ port })}>Attach it</Button>
           </Fold>
         </>
       )}

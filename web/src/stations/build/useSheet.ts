@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { del, get, set } from 'idb-keyval';
-import { ApiError, call, newId, type Schemas } from '../../api/client';
+import { api, read, newId, ApiError, type Schemas } from '../../api/client';
+import { queries } from '../../api/queries';
 import { useOutbox, type Outbox } from '../../bench/useOutbox';
 import { signed } from '../../bench/who';
 
@@ -25,13 +26,8 @@ export interface Sheet extends Omit<Outbox<Entry>, 'add'> {
  */
 export function useSheet(id: string, who: string): Sheet {
   const client = useQueryClient();
-  const query = useQuery({
-    queryKey: ['build', id],
-    queryFn: () => call<BuildView>('GET', `/builds/${id}`),
-    staleTime: Infinity,
-    refetchOnWindowFocus: 'always',
-  });
-  const refresh = () => void client.invalidateQueries({ queryKey: ['build', id] });
+  const query = useQuery(queries.build(id));
+  const refresh = () => void client.invalidateQueries(queries.build(id));
   const { add, ...outbox } = useOutbox<Entry>({
     key: `isotherm.entries:${id}`,
     send: async (entry) => {
@@ -39,7 +35,8 @@ export function useSheet(id: string, who: string): Sheet {
       if (picture) {
         await sendPicture(id, picture);
       }
-      client.setQueryData(['build', id], await call<BuildView>('POST', `/builds/${id}/entries`, entry));
+      const written = await read(api.POST('/api/builds/{id}/entries', { params: { path: { id } }, body: entry }));
+      client.setQueryData(queries.build(id).queryKey, written);
       if (picture) {
         await del(picture);
       }

@@ -1,7 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { call, range, type Schemas } from '../../api/client';
+import { api, read, type Schemas } from '../../api/client';
+import { range } from '../../api/descriptions';
+import { queries } from '../../api/queries';
 import { useOutbox } from '../../bench/useOutbox';
 import { signed, useWho } from '../../bench/who';
 import { type Preferences, usePreferences } from '../../preferences/preferences';
@@ -68,13 +70,16 @@ export function CareStation() {
   const { view: car } = useBench();
   const client = useQueryClient();
   const [who, setWho] = useWho();
-  const care = useQuery({ queryKey: ['care', car.id], queryFn: () => call<View>('GET', `/cars/${car.id}/care`) });
+  const care = useQuery(queries.care(car.id));
   const outbox = useOutbox<Entry>({
     key: `isotherm.care:${car.id}`,
     send: async (entry) => {
-      client.setQueryData(['care', car.id], await call<View>('POST', `/cars/${car.id}/care/entries`, entry));
+      const written = await read(
+        api.POST('/api/cars/{carId}/care/entries', { params: { path: { carId: car.id } }, body: entry }),
+      );
+      client.setQueryData(queries.care(car.id).queryKey, written);
     },
-    onRefused: () => void client.invalidateQueries({ queryKey: ['care', car.id] }),
+    onRefused: () => void client.invalidateQueries(queries.care(car.id)),
   });
   const write: Write = (what) => outbox.add({ ...signed(who), ...what });
   if (care.error) {
@@ -202,7 +207,7 @@ function Written({ care, write }: { care: View; write: Write }) {
   const [reading, setReading] = useState<(typeof READINGS)[number]['id']>('OIL_ANALYSIS');
   const [log, setLog] = useState(view.logs[0]?.id ?? '');
   const takeLog = async () => {
-    const { hours } = await call<Schemas['OilHours']>('GET', `/logs/${log}/oil-hours`);
+    const { hours } = await read(api.GET('/api/logs/{id}/oil-hours', { params: { path: { id: log } } }));
     write({ kind: 'DRIVEN', oilHours: hours, text: view.logs.find((l) => l.id === log)?.log.name ?? '' });
   };
   return (

@@ -1,10 +1,11 @@
 import { loopLossBar } from '../loopLoss';
 import { useQueries } from '@tanstack/react-query';
 import styled from 'styled-components';
-import { type OutcomeDocument } from '../../api/client';
+import type { OutcomeDocument } from '../../api/client';
+import { queries } from '../../api/queries';
 import { usePreferences } from '../../preferences/preferences';
 import { useGo } from '../../bench/useGo';
-import { outcomeQuery, useBench } from '../../bench/workbench';
+import { useBench } from '../../bench/workbench';
 import { Button, Heading, Muted, Row } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import type { Quantity } from '../../units/units';
@@ -65,7 +66,7 @@ export function Compare() {
   const go = useGo();
   const designs = view.designs.map((d) => ({ id: d.id, design: d.id === designId ? design : d.design }));
   const outcomes = useQueries({
-    queries: designs.map((d) => outcomeQuery({ car, duty, design: d.design })),
+    queries: designs.map((d) => queries.outcome({ car, duty, design: d.design })),
   });
   const differences = differing(designs.map((d) => d.design));
   const figure = (f: Figure, o: OutcomeDocument | undefined) => {

@@ -1,7 +1,9 @@
 import { quantities, toUnit } from '../../units/units';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ApiError, basedOn, call, range, send, type CoolerDocument, type Schemas } from '../../api/client';
+import { api, read, basedOn, send, ApiError, type CoolerDocument, type Schemas } from '../../api/client';
+import { range } from '../../api/descriptions';
+import { queries } from '../../api/queries';
 import { usePreferences } from '../../preferences/preferences';
 import { useBench } from '../../bench/workbench';
 import { FileChoice } from '../../kit/FileChoice';
@@ -9,16 +11,14 @@ import { DocumentNumber } from '../../kit/fields';
 import { Button, Muted, Pick, QuantityField, Row, Sheet, TextEntry } from '../../kit/kit';
 import { Fields, FigureTable } from '../../kit/layout';
 import { useCooler } from './coolerFields';
+import { useMoney } from '../../bench/useMoney';
+import { usePresets } from '../../bench/presets';
 
 type Part = Schemas['CorePartDocument'];
 type Entry = Schemas['Entry'];
 
 export function useCatalogue() {
-  return useQuery({
-    queryKey: ['catalogue', 'cores'],
-    queryFn: () => call<Entry[]>('GET', '/catalogue/cores'),
-    staleTime: Infinity,
-  });
+  return useQuery(queries.cores());
 }
 
 /** Whether a part is the core that a design has. */
@@ -37,6 +37,7 @@ const words = (part: Part, show: (mm: number, quantity: 'length') => string) =>
 
 /** What the present core costs: the cheapest part that is this core, and its price per kilowatt. */
 export function PriceOfCore() {
+  const money = useMoney();
   const { cooler } = useCooler();
   const { outcome } = useBench();
   const { units } = usePreferences();
@@ -50,14 +51,15 @@ export function PriceOfCore() {
   }
   return (
     <Muted>
-      {found.part.maker} {found.part.number}: {found.part.price.toFixed(0)}, or{' '}
-      {(found.part.price / Math.max(toUnit(outcome.core.heatKw, heat), 0.1)).toFixed(0)} per {heat.symbol}.
+      {found.part.maker} {found.part.number}: {money(found.part.price)}, or{' '}
+      {money(found.part.price / Math.max(toUnit(outcome.core.heatKw, heat), 0.1))} per {heat.symbol}.
     </Muted>
   );
 }
 
 /** Cores to buy: the shipped ones, own entries, and a price list. */
 export function Catalogue({ onClose }: { onClose: () => void }) {
+  const money = useMoney();
   const { cooler, set } = useCooler();
   const { show } = usePreferences();
   const catalogue = useCatalogue();
@@ -66,7 +68,7 @@ export function Catalogue({ onClose }: { onClose: () => void }) {
   const [adding, setAdding] = useState(false);
   const [list, setList] = useState<{ text: string; told: Schemas['Imported'] }>();
   const [problem, setProblem] = useState<string>();
-  const again = () => client.invalidateQueries({ queryKey: ['catalogue', 'cores'] });
+  const again = () => client.invalidateQueries(queries.cores());
   const tell = (e: unknown) =>
     setProblem(
       e instanceof ApiError && e.problems.length > 0
@@ -75,7 +77,7 @@ export function Catalogue({ onClose }: { onClose: () => void }) {
           ? e.message
           : String(e),
     );
-  const read = async (chosen: File) => {
+  const preview = async (chosen: File) => {
     setProblem(undefined);
     try {
       const text = await chosen.text();
@@ -100,7 +102,9 @@ export function Catalogue({ onClose }: { onClose: () => void }) {
   };
   const remove = async (e: Entry) => {
     try {
-      await call('DELETE', `/catalogue/cores/${e.id}`, undefined, { headers: { 'If-Match': `"${e.version}"` } });
+      await read(
+        api.DELETE('/api/catalogue/cores/{id}', { params: { path: { id: e.id ?? '' }, header: basedOn(e.version) } }),
+      );
       await again();
     } catch (x) {
       tell(x);
@@ -136,7 +140,7 @@ export function Catalogue({ onClose }: { onClose: () => void }) {
           label="Price list"
           action="Import price list…"
           accept=".csv,.txt,.tsv"
-          onFile={(chosen) => void read(chosen)}
+          onFile={(chosen) => void preview(chosen)}
         />
       </Row>
       {problem && <p role="alert">▲ {problem}</p>}
@@ -167,7 +171,12 @@ export function Catalogue({ onClose }: { onClose: () => void }) {
             try {
               setProblem(undefined);
               const there = entries.find((e) => e.id && e.part.maker === part.maker && e.part.number === part.number);
-              await call('POST', '/catalogue/cores', part, basedOn(there?.version));
+              await read(
+                api.POST('/api/catalogue/cores', {
+                  params: { header: there ? basedOn(there.version) : {} },
+                  body: part,
+                }),
+              );
               setAdding(false);
               await again();
             } catch (e) {
@@ -196,7 +205,7 @@ export function Catalogue({ onClose }: { onClose: () => void }) {
                 <th scope="row">{words(e.part, show)}</th>
                 <td>{e.part.construction.toLowerCase().replaceAll('_', ' ')}</td>
                 <td>{show(e.part.widthMm + 2 * (e.part.detail?.tankMm ?? 20), 'length')}</td>
-                <td>{e.part.price.toFixed(0)}</td>
+                <td>{money(e.part.price)}</td>
                 <td>
                   <Row style={{ justifyContent: 'flex-end', flexWrap: 'nowrap' }}>
                     {e.id && (
@@ -227,6 +236,7 @@ export function Catalogue({ onClose }: { onClose: () => void }) {
 }
 
 function OwnEntry({ onDone }: { onDone: (part: Part) => Promise<void> }) {
+  const { details } = usePresets();
   const { cooler } = useCooler();
   const [part, setPart] = useState<Part>({
     maker: 'Own entry',
@@ -240,6 +250,7 @@ function OwnEntry({ onDone }: { onDone: (part: Part) => Promise<void> }) {
   });
   const [outside, setOutside] = useState(part.widthMm + 40);
   const put = (change: Partial<Part>) => setPart((p) => ({ ...p, ...change }));
+  const typical = details.find((d) => d.construction === part.construction)?.detail;
   return (
     <section aria-label="Own entry">
       <Fields style={{ gridTemplateColumns: 'repeat(auto-fill, minmax(150px, 1fr))' }}>
@@ -314,9 +325,9 @@ function OwnEntry({ onDone }: { onDone: (part: Part) => Promise<void> }) {
         <Button
           onPress={() =>
             void onDone(
-              Math.abs(outside - part.widthMm - 40) < 0.5
-                ? part
-                : { ...part, detail: { ...TYPICAL[part.construction], tankMm: (outside - part.widthMm) / 2 } },
+              typical && Math.abs(outside - part.widthMm - 40) >= 0.5
+                ? { ...part, detail: { ...typical, tankMm: (outside - part.widthMm) / 2 } }
+                : part,
             )
           }
         >
@@ -332,46 +343,3 @@ export const CONSTRUCTIONS = [
   { id: 'BAR_AND_PLATE', name: 'Bar and plate' },
   { id: 'TUBE_AND_FIN', name: 'Tube and fin' },
 ] as const;
-
-/** Inner dimensions of each construction, as the server takes them where none are given. */
-const TYPICAL: Record<Part['construction'], NonNullable<Part['detail']>> = {
-  STACKED_PLATE: {
-    rowPitchMm: 7.7,
-    oilGapMm: 2.6,
-    plateMm: 0.4,
-    finPitchMm: 1.6,
-    finThicknessMm: 0.08,
-    louvrePitchMm: 1.2,
-    louvreAngleDeg: 27,
-    turbulatorPitchMm: 1.6,
-    stripLengthMm: 3,
-    turbulatorThicknessMm: 0.2,
-    portBoreMm: 14,
-  },
-  BAR_AND_PLATE: {
-    rowPitchMm: 7.7,
-    oilGapMm: 2.7,
-    plateMm: 0.6,
-    finPitchMm: 1.6,
-    finThicknessMm: 0.1,
-    louvrePitchMm: 3.2,
-    louvreAngleDeg: 0,
-    turbulatorPitchMm: 1.8,
-    stripLengthMm: 3.2,
-    turbulatorThicknessMm: 0.2,
-    portBoreMm: 14,
-  },
-  TUBE_AND_FIN: {
-    rowPitchMm: 19,
-    oilGapMm: 8.5,
-    plateMm: 0.5,
-    finPitchMm: 2,
-    finThicknessMm: 0.12,
-    louvrePitchMm: 0,
-    louvreAngleDeg: 0,
-    turbulatorPitchMm: 0,
-    stripLengthMm: 0,
-    turbulatorThicknessMm: 0,
-    portBoreMm: 14,
-  },
-};

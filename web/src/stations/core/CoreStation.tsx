@@ -1,7 +1,6 @@
 import { loopLossBar } from '../loopLoss';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { type CoolerDocument } from '../../api/client';
 import { Findings } from '../Findings';
 import { usePreferences } from '../../preferences/preferences';
 import { Held, useBench } from '../../bench/workbench';
@@ -16,6 +15,7 @@ import { ColdRoad } from './ColdRoad';
 import { FanFields, ThermostatFields, useCooler } from './coolerFields';
 import { MapPanel } from './MapPanel';
 import { TwoSchools } from './TwoSchools';
+import { usePresets } from '../../bench/presets';
 
 const Figures = styled.dl`
   display: grid;
@@ -40,30 +40,12 @@ const Beside = styled.div`
   gap: 14px;
 `;
 
-/** A start for a car that has no cooler yet. */
-const STARTER: CoolerDocument = {
-  construction: 'STACKED_PLATE',
-  rows: 13,
-  widthMm: 280,
-  depthMm: 50,
-  passes: 1,
-  finish: 'BARE',
-  ports: 'UP',
-  place: 'GRILLE_AHEAD',
-  sealingPercent: 60,
-  shadedPercent: 20,
-  openingCm2: 300,
-  mesh: false,
-  thermostat: { opensC: 85 },
-  feed: { boreMm: 14.2, lengthM: 1.2, elbows90: 2 },
-  back: { boreMm: 14.2, lengthM: 1.2, elbows90: 2 },
-};
-
 /** Rows of the slider's ends; typing reaches the rest of the range. */
 const SLIDER_LOW = 7;
 const SLIDER_HIGH = 34;
 
 export function CoreStation() {
+  const { starts } = usePresets();
   const { car, design, changeDesign, outcome } = useBench();
   const { show } = usePreferences();
   const { cooler, set } = useCooler();
@@ -75,7 +57,7 @@ export function CoreStation() {
           <>
             <Heading>No cooler in this design</Heading>
             <Muted>The car as it is. Add a core to see what it would change.</Muted>
-            <Button onPress={() => changeDesign({ ...design, cooler: STARTER })}>Add a core</Button>
+            <Button onPress={() => changeDesign({ ...design, cooler: starts.cooler })}>Add a core</Button>
           </>
         }
         pictures={outcome && <TimeTrace outcome={outcome} car={car} height={330} cooled={false} />}

@@ -1,13 +1,16 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { call, type CarDocument, type DesignDocument, type DutyDocument, type Schemas } from '../../api/client';
+import type { CarDocument, DutyDocument, DesignDocument, Schemas } from '../../api/client';
+import { queries } from '../../api/queries';
 import { useSettled } from '../../bench/useSettled';
 import { useBench } from '../../bench/workbench';
 import { Heading, Muted, Pick } from '../../kit/kit';
 import { IsothermMap, type MapAxis } from '../../pictures/IsothermMap';
 
 type AxisId = Schemas['AxisDocument']['axis'];
+
+const axisOf = ({ id, from, to, count }: AxisChoice) => ({ axis: id, from, to, count });
 
 interface Docs {
   readonly car: CarDocument;
@@ -119,8 +122,7 @@ const AXES: readonly AxisChoice[] = [
   {
     id: 'FAN_M3_PER_S',
     label: 'Fan flow',
-    suffix: 'm³/s',
-    digits: 2,
+    quantity: 'airFlow',
     from: 0.05,
     to: 0.6,
     count: 20,
@@ -168,15 +170,7 @@ export function MapPanel({ height }: { height: number }) {
   const y = possible.find((a) => a.id === yId && a.id !== x.id) ?? (possible.find((a) => a.id !== x.id) as AxisChoice);
   // Along its own axes the design moves on the map; only other choices make another map.
   const base = useSettled(JSON.stringify(y.set(x.set(docs, x.from), y.from)), 180);
-  const map = useQuery({
-    queryKey: ['map', x.id, y.id, base],
-    queryFn: ({ signal }) => {
-      const axis = ({ id, from, to, count }: AxisChoice) => ({ axis: id, from, to, count });
-      return call<Schemas['MapAnswer']>('POST', '/map', { ...JSON.parse(base), x: axis(x), y: axis(y) }, { signal });
-    },
-    placeholderData: keepPreviousData,
-    staleTime: Infinity,
-  });
+  const map = useQuery(queries.map({ ...(JSON.parse(base) as Docs), x: axisOf(x), y: axisOf(y) }));
   const [shown, setShown] = useState<string>();
   const key = `${x.id}/${y.id}`;
   if (map.data && !map.isPlaceholderData && shown !== key) {

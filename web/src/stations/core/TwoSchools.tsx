@@ -1,17 +1,21 @@
 import { formatTime } from '../../units/units';
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
-import { call, watch, type JobView, type Schemas } from '../../api/client';
+import { api, read, watch, type Schemas, type JobView } from '../../api/client';
+import { queries } from '../../api/queries';
 import { usePreferences } from '../../preferences/preferences';
 import { useSeen, useSettled } from '../../bench/useSettled';
 import { useBench } from '../../bench/workbench';
 import { Button, Heading, Muted, Progress, QuantityField, Row } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
+import { useMoney } from '../../bench/useMoney';
+import { usePresets } from '../../bench/presets';
 
 type Candidate = Schemas['CandidateDocument'];
 
 /** What the two schools of sizing would do with this design, and what each of them costs. */
 export function TwoSchools() {
+  const money = useMoney();
   const { car, duty, design, changeDesign } = useBench();
   const { show } = usePreferences();
   const room = useRoom();
@@ -25,13 +29,7 @@ export function TwoSchools() {
     ),
     300,
   );
-  const schools = useQuery({
-    enabled: seen,
-    queryKey: ['schools', asked],
-    queryFn: ({ signal }) => call<Schemas['SchoolsAnswer']>('POST', '/schools', asked, { signal }),
-    placeholderData: keepPreviousData,
-    staleTime: Infinity,
-  });
+  const schools = useQuery({ ...queries.schools(asked), enabled: seen });
   const columns = schools.data && [
     { name: 'As it is', c: schools.data.present },
     { name: 'Smallest that holds', c: schools.data.smallestThatHolds },
@@ -99,7 +97,7 @@ export function TwoSchools() {
             )}
             {row('Coolant hotter by', (c) => show(c.coolantRiseK, 'temperatureDifference', 1))}
             {row('Mass with its oil', (c) => show(c.massKg, 'mass', 1))}
-            {row('Price', (c) => (c.price === undefined ? '–' : c.price.toFixed(0)))}
+            {row('Price', (c) => (c.price === undefined ? '–' : money(c.price)))}
             <tr>
               <td />
               {columns.map((col, i) => (
@@ -132,6 +130,8 @@ function useRoom(): { widthMm: number; heightMm: number } {
 
 /** Every combination in the catalogue, and those that nothing beats in every respect. */
 function Search({ widthMm, heightMm }: { widthMm: number; heightMm: number }) {
+  const { starts } = usePresets();
+  const money = useMoney();
   const { car, duty, design, changeDesign } = useBench();
   const { show } = usePreferences();
   const cooler = design.cooler;
@@ -145,20 +145,18 @@ function Search({ widthMm, heightMm }: { widthMm: number; heightMm: number }) {
     setProblem(undefined);
     setFound(undefined);
     try {
-      const started = await call<JobView>('POST', '/jobs/search', {
+      const body: Schemas['SearchQuestion'] = {
         car,
         duty,
-        places: ['GRILLE_AHEAD', 'LOWER_GRILLE_AHEAD', 'BEHIND_RADIATOR', 'FRONT_CORNER_VENTED'],
-        sealingPercents: [60, 75, 90],
-        thermostatsC: [80, 85, 90],
+        ...starts.search,
         withoutThermostat: true,
-        boresMm: [11.1, 14.2, 17.5],
         largestWidthMm: Math.min(widthMm, 1000),
         largestHeightMm: Math.min(heightMm, 800),
         shadedPercent: Math.min(cooler.shadedPercent, 95),
         openingCm2: cooler.openingCm2,
         hoseM: cooler.feed.lengthM,
-      });
+      };
+      const started = await read(api.POST('/api/jobs/search', { body }));
       setFound(await watch<Schemas['SearchAnswer']>(started, setJob));
     } catch (e) {
       setProblem(e instanceof Error ? e.message : String(e));
@@ -173,7 +171,7 @@ function Search({ widthMm, heightMm }: { widthMm: number; heightMm: number }) {
           label="Designs run"
           done={job.done}
           total={job.total}
-          onCancel={() => void call('DELETE', `/jobs/${job.id}`)}
+          onCancel={() => void read(api.DELETE('/api/jobs/{id}', { params: { path: { id: job.id } } }))}
         />
       ) : (
         <Row style={{ marginTop: 10 }}>
@@ -216,7 +214,7 @@ function Search({ widthMm, heightMm }: { widthMm: number; heightMm: number }) {
                   <td>{show(c.peakC, 'temperature')}</td>
                   <td>{show(c.loopLossBar, 'pressure')}</td>
                   <td>{c.to65Seconds === undefined ? 'never' : `${(c.to65Seconds / 60).toFixed(0)} min`}</td>
-                  <td>{c.price?.toFixed(0) ?? '–'}</td>
+                  <td>{c.price === undefined ? '–' : money(c.price)}</td>
                   <td>
                     <Button
                       aria-label={`Take ${c.maker} ${c.number}`}

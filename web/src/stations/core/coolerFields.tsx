@@ -1,8 +1,10 @@
-import { range, type CoolerDocument } from '../../api/client';
+import type { CoolerDocument } from '../../api/client';
+import { range } from '../../api/descriptions';
 import { useBench } from '../../bench/workbench';
 import { DocumentNumber } from '../../kit/fields';
 import { Pick, QuantityField, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
+import { usePresets } from '../../bench/presets';
 
 /** The design's cooler and a way to change parts of it; a part that is set to undefined goes. */
 export function useCooler() {
@@ -20,10 +22,9 @@ export function useCooler() {
   return { cooler, set: put(changeDesign), follow: put(followDesign) };
 }
 
-const FAN = { stallPa: 220, freeFlowM3PerS: 0.35, onC: 98, offC: 90 };
-
 /** The core's own thermo-switched fan. */
 export function FanFields() {
+  const { starts } = usePresets();
   const { cooler, set } = useCooler();
   if (!cooler) {
     return null;
@@ -31,15 +32,14 @@ export function FanFields() {
   const fan = cooler.fan;
   return (
     <Fields>
-      <Toggle label="Fan" value={fan !== undefined} onChange={(on) => set({ fan: on ? FAN : undefined })} />
+      <Toggle label="Fan" value={fan !== undefined} onChange={(on) => set({ fan: on ? starts.fan : undefined })} />
       {fan && (
         <>
           <DocumentNumber
             label="Fan flow"
             schema="FanDocument"
             field="freeFlowM3PerS"
-            suffix="m³/s"
-            digits={2}
+            quantity="airFlow"
             value={fan.freeFlowM3PerS}
             step={0.05}
             onChange={(freeFlowM3PerS) => set({ fan: { ...fan, freeFlowM3PerS } })}
@@ -68,10 +68,9 @@ export function FanFields() {
   );
 }
 
-const THERMOSTAT = { opensC: 85 };
-
 /** The oil thermostat: where it sits, when it opens, or none. */
 export function ThermostatFields() {
+  const { starts } = usePresets();
   const { cooler, set } = useCooler();
   if (!cooler) {
     return null;
@@ -83,7 +82,7 @@ export function ThermostatFields() {
       <Toggle
         label="Thermostat"
         value={t !== undefined}
-        onChange={(on) => set({ thermostat: on ? THERMOSTAT : undefined })}
+        onChange={(on) => set({ thermostat: on ? starts.thermostat : undefined })}
       />
       {t && (
         <>

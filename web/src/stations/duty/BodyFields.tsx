@@ -1,17 +1,10 @@
-import { type CarDocument, range } from '../../api/client';
+import { range } from '../../api/descriptions';
 import { usePreferences } from '../../preferences/preferences';
 import { useBench } from '../../bench/workbench';
 import { DocumentNumber } from '../../kit/fields';
 import { Button, Fold, Muted, Pick, QuantityField, Row, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
-
-/** What the model takes where the car says nothing of its own. */
-const LOSSES: NonNullable<CarDocument['losses']> = {
-  stillWPerK: 20,
-  movingWPerK: 1.5,
-  blockWPerK: 100,
-  metalKjPerK: 6,
-};
+import { usePresets } from '../../bench/presets';
 
 /** Mass, drag and gears. */
 export function BodyFields() {
@@ -107,8 +100,9 @@ export function BodyFields() {
 
 /** Heat that leaves the oil without a cooler. */
 export function LossFields() {
+  const presets = usePresets();
   const { car, changeCar } = useBench();
-  const losses = car.losses ?? LOSSES;
+  const losses = car.losses ?? presets.losses;
   return (
     <Fold name="Heat lost by sump and block" short={car.losses ? 'own' : 'starting point'}>
       <Fields>
@@ -140,6 +134,7 @@ export function LossFields() {
 
 /** Coolant and radiator. */
 export function CoolantFields() {
+  const presets = usePresets();
   const { car, changeCar } = useBench();
   const { show } = usePreferences();
   const { coolant } = car;
@@ -194,7 +189,7 @@ export function CoolantFields() {
             ['Air loss at 4 m/s', 'pressureDropPa', undefined, 'Pa', 10],
             ['Openings that feed it', 'openingCm2', 'area', undefined, 10],
             ['Fan pressure', 'fanPa', undefined, 'Pa', 10],
-            ['Fan flow', 'fanM3PerS', undefined, 'm³/s', 0.05],
+            ['Fan flow', 'fanM3PerS', 'airFlow', undefined, 0.05],
           ] as const
         ).map(([label, field, quantity, suffix, step]) => (
           <DocumentNumber
@@ -215,7 +210,7 @@ export function CoolantFields() {
           onChange={(on) => {
             const rest = { ...car };
             delete rest.factoryExchangerWPerK;
-            changeCar(on ? { ...rest, factoryExchangerWPerK: 200 } : rest);
+            changeCar(on ? { ...rest, factoryExchangerWPerK: presets.starts.factoryExchangerWPerK } : rest);
           }}
         />
         {(car.factoryExchangerWPerK ?? 0) > 0 && (

@@ -1,67 +1,42 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { call, create, type CarView, type DutyDocument, type Schemas } from '../../api/client';
+import { api, read, basedOn, create, type DutyDocument } from '../../api/client';
+import { queries } from '../../api/queries';
 import { useGo } from '../../bench/useGo';
 import { useBench } from '../../bench/workbench';
 import { Actions, AskName, AskSure, Pick, Row } from '../../kit/kit';
+import { usePresets } from '../../bench/presets';
 
-/** What a new duty of each kind begins as. */
-const STARTS: Record<'track' | 'climb' | 'cruise' | 'warmUp' | 'soak', Omit<DutyDocument, 'ambientC' | 'altitudeM'>> = {
-  track: {
-    name: 'A track session',
-    track: {
-      stretches: [
-        { lengthM: 500, entryKmh: 90, exitKmh: 180 },
-        { lengthM: 120, entryKmh: 180, exitKmh: 80 },
-        { lengthM: 150, entryKmh: 80, exitKmh: 80 },
-        { lengthM: 400, entryKmh: 80, exitKmh: 160 },
-        { lengthM: 130, entryKmh: 160, exitKmh: 90 },
-      ],
-      outLaps: 1,
-      flyers: 10,
-      coolDownLaps: 1,
-      pitSeconds: 0,
-      stints: 1,
-    },
-  },
-  climb: {
-    name: 'A climb',
-    climb: {
-      slopes: [
-        { lengthM: 3000, gradePercent: 4 },
-        { lengthM: 5000, gradePercent: 7 },
-      ],
-      speedKmh: 60,
-      trailerKg: 0,
-      trailerDragAreaM2: 0,
-      approachSeconds: 300,
-    },
-  },
-  cruise: { name: 'A motorway', cruise: { speedKmh: 130, durationSeconds: 2400 } },
-  warmUp: { name: 'A cold start', cruise: { speedKmh: 60, durationSeconds: 1800, coldStart: true } },
-  soak: { name: 'A stop after hard driving', soak: { idleSeconds: 120, offSeconds: 1200, oilC: 125, coolantC: 98 } },
+const NEW: Record<string, string> = {
+  track: 'New: laps of a circuit',
+  climb: 'New: a climb',
+  cruise: 'New: steady driving',
+  warmUp: 'New: a cold start',
+  soak: 'New: a stop after hard driving',
 };
 
 /** Which duty, and what can be done with it. */
 export function DutyPick() {
+  const { starts } = usePresets();
   const { view, dutyId, duty, changeDuty } = useBench();
   const client = useQueryClient();
   const go = useGo();
   const [asked, setAsked] = useState<'rename' | 'remove'>();
-  const add = async (start: Omit<DutyDocument, 'ambientC' | 'altitudeM'>) => {
-    const added = await create<Schemas['DutyView']>(`/cars/${view.id}/duties`, {
-      ambientC: duty.ambientC,
-      altitudeM: duty.altitudeM,
-      ...start,
-    });
-    client.setQueryData<CarView>(['car', view.id], (v) => v && { ...v, duties: [...v.duties, added] });
+  const add = async (start: DutyDocument) => {
+    const added = await create((header) =>
+      api.POST('/api/cars/{carId}/duties', {
+        params: { path: { carId: view.id }, header },
+        body: { ...start, ambientC: duty.ambientC, altitudeM: duty.altitudeM },
+      }),
+    );
+    client.setQueryData(queries.car(view.id).queryKey, (v) => v && { ...v, duties: [...v.duties, added] });
     go({ duty: added.id });
   };
   const remove = async () => {
     const version = view.duties.find((d) => d.id === dutyId)?.version;
-    await call('DELETE', `/duties/${dutyId}`, undefined, { headers: { 'If-Match': `"${version}"` } });
+    await read(api.DELETE('/api/duties/{id}', { params: { path: { id: dutyId }, header: basedOn(version) } }));
     const left = view.duties.filter((d) => d.id !== dutyId);
-    client.setQueryData<CarView>(['car', view.id], (v) => v && { ...v, duties: left });
+    client.setQueryData(queries.car(view.id).queryKey, (v) => v && { ...v, duties: left });
     go({ duty: left[0]?.id ?? '' });
   };
   return (
@@ -77,11 +52,7 @@ export function DutyPick() {
       <Actions
         label="More about this duty"
         actions={[
-          { id: 'track', name: 'New: laps of a circuit', run: () => void add(STARTS.track) },
-          { id: 'climb', name: 'New: a climb', run: () => void add(STARTS.climb) },
-          { id: 'cruise', name: 'New: steady driving', run: () => void add(STARTS.cruise) },
-          { id: 'warmUp', name: 'New: a cold start', run: () => void add(STARTS.warmUp) },
-          { id: 'soak', name: 'New: a stop after hard driving', run: () => void add(STARTS.soak) },
+          ...starts.duties.map((d) => ({ id: d.id, name: NEW[d.id] ?? d.duty.name, run: () => void add(d.duty) })),
           {
             id: 'copy',
             name: 'Copy this duty',

@@ -4,8 +4,7 @@ import { DocumentNumber } from '../../kit/fields';
 import { Fold, Muted, Pick, Row, TextEntry, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
 import { TakeLogOut } from './TakeLogOut';
-
-const GRADES = ['0W-20', '5W-30', '5W-40', '10W-40', '10W-60', '15W-40', '20W-50'];
+import { usePresets } from '../../bench/presets';
 
 /** What makes the power, and how its heat gets into the oil. */
 export function EngineFields() {
@@ -132,21 +131,23 @@ export function EngineFields() {
 
 /** What the engine runs on. */
 export function OilFields() {
+  const { grades, starts } = usePresets();
+  const { ownOil } = starts;
   const { car, changeCar } = useBench();
   const { show } = usePreferences();
   const { oil } = car;
-  const own = !GRADES.includes(oil.grade);
+  const own = !grades.includes(oil.grade);
   return (
     <Fold name="Oil" short={`${oil.grade}, ${show(car.oilVolumeL, 'volume')}`} open>
       <Fields>
         <Pick
           label="Oil"
           value={own ? 'own' : oil.grade}
-          options={[...GRADES.map((id) => ({ id, name: id })), { id: 'own', name: 'Own, by its data sheet' }]}
+          options={[...grades.map((id) => ({ id, name: id })), { id: 'own', name: 'Own, by its data sheet' }]}
           onChange={(grade) =>
             changeCar({
               ...car,
-              oil: grade === 'own' ? { grade: 'Own oil', kv40Cst: 85, kv100Cst: 14, density15: 855 } : { grade },
+              oil: grade === 'own' ? ownOil : { grade },
             })
           }
         />
@@ -173,7 +174,7 @@ export function OilFields() {
               field="kv100Cst"
               suffix="cSt"
               digits={1}
-              value={oil.kv100Cst ?? 14}
+              value={oil.kv100Cst ?? ownOil.kv100Cst ?? 0}
               step={0.1}
               onChange={(kv100Cst) => changeCar({ ...car, oil: { ...oil, kv100Cst } })}
             />
@@ -184,7 +185,7 @@ export function OilFields() {
                 field="kv40Cst"
                 suffix="cSt"
                 digits={1}
-                value={oil.kv40Cst ?? 85}
+                value={oil.kv40Cst ?? ownOil.kv40Cst ?? 0}
                 step={1}
                 onChange={(kv40Cst) => changeCar({ ...car, oil: { ...oil, kv40Cst } })}
               />
@@ -203,7 +204,7 @@ export function OilFields() {
               schema="OilDocument"
               field="density15"
               suffix="kg/m³"
-              value={oil.density15 ?? 855}
+              value={oil.density15 ?? ownOil.density15 ?? 0}
               step={1}
               onChange={(density15) => changeCar({ ...car, oil: { ...oil, density15 } })}
             />
@@ -214,7 +215,10 @@ export function OilFields() {
                 const rest = { ...oil };
                 delete rest.kv40Cst;
                 delete rest.viscosityIndex;
-                changeCar({ ...car, oil: on ? { ...rest, viscosityIndex: 160 } : { ...rest, kv40Cst: 85 } });
+                changeCar({
+                  ...car,
+                  oil: on ? { ...rest, viscosityIndex: starts.viscosityIndex } : { ...rest, kv40Cst: ownOil.kv40Cst },
+                });
               }}
             />
           </>

@@ -1,20 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { call, type Schemas } from '../../api/client';
+import type { Schemas } from '../../api/client';
+import { queries } from '../../api/queries';
 import { usePreferences } from '../../preferences/preferences';
 import { useBench } from '../../bench/workbench';
 import { Button, Muted, Pick, Row, Sheet } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
+import { headed, word } from '../../words/words';
 import { Residuals } from '../../pictures/Residuals';
-
-const FACTORS: Record<string, string> = {
-  HEAT: 'Heat into the oil',
-  LOSSES: 'Heat lost by sump and block',
-  MASS: 'Oil and metal that warm up',
-  EFFICACY: 'Efficacy of the core',
-  AIR: 'Air that arrives',
-  COOLANT: 'Heat into the coolant',
-};
 
 /** What a log says about the car, and how sure it is; one click puts it into the car, another takes it out again. */
 export function FitSheet(props: { log: Schemas['LogView']; onClose: () => void; design?: string | undefined }) {
@@ -25,12 +18,7 @@ export function FitSheet(props: { log: Schemas['LogView']; onClose: () => void; 
     () => props.design ?? view.designs.find((d) => d.design.cooler === undefined)?.id ?? designId,
   );
   const design = view.designs.find((d) => d.id === driven)?.design;
-  const fit = useQuery({
-    queryKey: ['fit', log.id, car, design],
-    queryFn: () => call<Schemas['FitAnswer']>('POST', `/logs/${log.id}/fit`, { car, design }),
-    staleTime: Infinity,
-    retry: false,
-  });
+  const fit = useQuery(queries.fit(log.id, design && { car, design }));
   const use = () => {
     if (fit.data) {
       changeCar({ ...car, sensor: car.sensor, fitted: fit.data.fitted });
@@ -63,7 +51,7 @@ export function FitSheet(props: { log: Schemas['LogView']; onClose: () => void; 
             <tbody>
               {fit.data.estimates.map((e) => (
                 <tr key={e.parameter}>
-                  <th scope="row">{FACTORS[e.parameter]}</th>
+                  <th scope="row">{headed(word('factor', e.parameter))}</th>
                   <td>× {e.factor.toFixed(2)}</td>
                   <td>{e.standardError.toFixed(2)}</td>
                   <td>{e.prior.toFixed(2)}</td>

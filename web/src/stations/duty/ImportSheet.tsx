@@ -1,7 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { call, watch, type CarView, type JobView, type Schemas } from '../../api/client';
+import { api, read, watch, type Schemas, type JobView } from '../../api/client';
+import { queries } from '../../api/queries';
 import { useBench } from '../../bench/workbench';
 import { DocumentNumber } from '../../kit/fields';
 import { Button, Heading, Muted, Pick, Progress, QuantityField, Row, Sheet, TextEntry, Toggle } from '../../kit/kit';
@@ -89,36 +90,31 @@ export function ImportSheet({ upload, onClose }: { upload: Schemas['UploadView']
     // What was chosen stays on the screen even where the server cannot read the file so.
     setPreview((p) => ({ ...p, format: next }));
     try {
-      setPreview(await call<Schemas['PreviewDocument']>('POST', `/uploads/${upload.id}/preview`, next));
+      setPreview(await read(api.POST('/api/uploads/{id}/preview', { params, body: next })));
       setProblem(undefined);
     } catch (e) {
       setProblem(e instanceof Error ? e.message : String(e));
     }
   };
+  const params = { path: { id: upload.id } };
   const leave = () => {
-    void call('DELETE', `/uploads/${upload.id}`).catch(() => undefined);
+    void read(api.DELETE('/api/uploads/{id}', { params })).catch(() => undefined);
     onClose();
   };
   const keep = async () => {
     setProblem(undefined);
     try {
-      const started = await call<JobView>('POST', `/uploads/${upload.id}/keep`, {
-        name,
-        sensor,
-        ambientC,
-        altitudeM,
-        trailerKg,
-        ...(format ? { format } : {}),
-      });
+      const body = { name, sensor, ambientC, altitudeM, trailerKg, ...(format ? { format } : {}) };
+      const started = await read(api.POST('/api/uploads/{id}/keep', { params, body }));
       const done = await watch<{ id: string; log: Schemas['LogDocument']; report: Schemas['LogReport'] }>(
         started,
         setJob,
       );
-      client.setQueryData<CarView>(
-        ['car', view.id],
+      client.setQueryData(
+        queries.car(view.id).queryKey,
         (v) => v && { ...v, logs: [...v.logs, { id: done.id, version: 1, log: done.log }] },
       );
-      await client.invalidateQueries({ queryKey: ['car', view.id] });
+      await client.invalidateQueries(queries.car(view.id));
       setKept(done);
     } catch (e) {
       setProblem(e instanceof Error ? e.message : String(e));
@@ -280,7 +276,12 @@ export function ImportSheet({ upload, onClose }: { upload: Schemas['UploadView']
       <Spoiled report={preview.report} />
       {problem && <p role="alert">▲ {problem}</p>}
       {job ? (
-        <Progress label="Rows read" done={job.done} total={0} onCancel={() => void call('DELETE', `/jobs/${job.id}`)} />
+        <Progress
+          label="Rows read"
+          done={job.done}
+          total={0}
+          onCancel={() => void read(api.DELETE('/api/jobs/{id}', { params: { path: { id: job.id } } }))}
+        />
       ) : (
         <Row>
           <Button onPress={() => void keep()} isDisabled={name.trim() === ''}>

@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { call, create, send, type CarView, type Schemas } from '../../api/client';
+import { api, read, basedOn, create, send, type Schemas } from '../../api/client';
+import { queries } from '../../api/queries';
 import { usePreferences } from '../../preferences/preferences';
 import { useGo } from '../../bench/useGo';
 import { useBench } from '../../bench/workbench';
@@ -43,8 +44,10 @@ export function Logs() {
   };
   const drive = async (log: Schemas['LogView']) => {
     try {
-      const duty = await create<Schemas['DutyView']>(`/logs/${log.id}/duty`);
-      client.setQueryData<CarView>(['car', view.id], (v) => v && { ...v, duties: [...v.duties, duty] });
+      const duty = await create((header) =>
+        api.POST('/api/logs/{id}/duty', { params: { path: { id: log.id }, header } }),
+      );
+      client.setQueryData(queries.car(view.id).queryKey, (v) => v && { ...v, duties: [...v.duties, duty] });
       go({ duty: duty.id });
     } catch (e) {
       told(e);
@@ -113,12 +116,14 @@ export function Logs() {
           action="Remove it"
           onClose={() => setRemoved(undefined)}
           onSure={() =>
-            void call('DELETE', `/logs/${removed.id}`, undefined, {
-              headers: { 'If-Match': `"${removed.version}"` },
-            })
+            void read(
+              api.DELETE('/api/logs/{id}', {
+                params: { path: { id: removed.id }, header: basedOn(removed.version) },
+              }),
+            )
               .then(() =>
-                client.setQueryData<CarView>(
-                  ['car', view.id],
+                client.setQueryData(
+                  queries.car(view.id).queryKey,
                   (v) => v && { ...v, logs: v.logs.filter((l) => l.id !== removed.id) },
                 ),
               )

@@ -1,4 +1,4 @@
-import { type CoolerDocument } from '../../api/client';
+import type { CoolerDocument } from '../../api/client';
 import { useBench } from '../../bench/workbench';
 import { DocumentNumber } from '../../kit/fields';
 import { Button, Muted, Pick, Row, Toggle } from '../../kit/kit';

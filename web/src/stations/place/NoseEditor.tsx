@@ -4,7 +4,8 @@ import { useBench } from '../../bench/workbench';
 import { DocumentNumber } from '../../kit/fields';
 import { Button, Muted, Pick, Row, TextEntry, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
-import { LAYOUTS, type Nose } from '../../pictures/layouts';
+import { usePresets } from '../../bench/presets';
+import type { Nose } from '../../pictures/NosePicture';
 
 type Part = Schemas['NosePartDocument'];
 type Opening = Schemas['OpeningDocument'];
@@ -21,6 +22,7 @@ const KINDS: readonly { readonly id: Part['kind']; readonly name: string }[] = [
 
 /** Starts the drawing of a nose that has not been measured. */
 export function NoseStart() {
+  const { starts } = usePresets();
   const { car, changeCar } = useBench();
   const [layout, setLayout] = useState('hatch');
   return (
@@ -28,10 +30,10 @@ export function NoseStart() {
       <Muted>
         The nose of this car is not measured yet. Start from the body that is nearest, then put in what your tape says.
       </Muted>
-      <Pick label="Body" value={layout} options={LAYOUTS} onChange={setLayout} />
+      <Pick label="Body" value={layout} options={starts.noses} onChange={setLayout} />
       <Button
         onPress={() => {
-          const from = LAYOUTS.find((l) => l.id === layout);
+          const from = starts.noses.find((l) => l.id === layout);
           if (from) {
             changeCar({ ...car, nose: from.nose });
           }

@@ -1,7 +1,8 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { call, type CoolerDocument, type Schemas } from '../../api/client';
+import type { CoolerDocument, CaseDocument, Schemas } from '../../api/client';
+import { queries } from '../../api/queries';
 import { usePreferences } from '../../preferences/preferences';
 import { useSettled } from '../../bench/useSettled';
 import { useBench } from '../../bench/workbench';
@@ -116,16 +117,11 @@ export function TemplateFiles() {
 export function AirBySpeed() {
   const { car, duty, design } = useBench();
   const asked = { car, design, ambientC: duty.ambientC, altitudeM: duty.altitudeM, speedsKmh: SPEEDS };
-  const air = useQuery({
-    queryKey: ['air', asked],
-    queryFn: async ({ signal }) => {
-      const run = (fanOn: boolean) => call<Schemas['AirAnswer'][]>('POST', '/air', { ...asked, fanOn }, { signal });
-      return { still: await run(false), driven: design.cooler?.fan ? await run(true) : undefined };
-    },
-    placeholderData: keepPreviousData,
-    staleTime: Infinity,
-  });
-  return air.data ? <AirCurve still={air.data.still} driven={air.data.driven} height={220} /> : null;
+  const still = useQuery(queries.air({ ...asked, fanOn: false }));
+  const driven = useQuery({ ...queries.air({ ...asked, fanOn: true }), enabled: design.cooler?.fan !== undefined });
+  return still.data ? (
+    <AirCurve still={still.data} driven={design.cooler?.fan ? driven.data : undefined} height={220} />
+  ) : null;
 }
 
 /** The same core at every place: peak and coolant, so that both schools' numbers stand side by side. */
@@ -141,12 +137,7 @@ export function PlacesCompared() {
     }),
     120,
   );
-  const places = useQuery({
-    queryKey: ['places', base],
-    queryFn: ({ signal }) => call<Schemas['PlaceAnswer'][]>('POST', '/places', JSON.parse(base), { signal }),
-    placeholderData: keepPreviousData,
-    staleTime: Infinity,
-  });
+  const places = useQuery(queries.places(JSON.parse(base) as CaseDocument));
   if (!places.data) {
     return null;
   }

@@ -1,6 +1,7 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import { call, type CoolerDocument, type Schemas } from '../../api/client';
+import type { CoolerDocument, Schemas } from '../../api/client';
+import { queries } from '../../api/queries';
 import { Findings } from '../Findings';
 import { usePreferences } from '../../preferences/preferences';
 import { Held, useBench } from '../../bench/workbench';
@@ -15,6 +16,7 @@ import { NoseEditor, NoseStart, type Marked } from './NoseEditor';
 import { snapLines, snapped } from './snap';
 import { AirBySpeed, FitFigures, PlacesCompared, TemplateFiles } from './PlacePanels';
 import { Mounts, Placement } from './Mounts';
+import { usePresets } from '../../bench/presets';
 
 const GRID_MM = 5;
 
@@ -51,11 +53,8 @@ function usePlacement() {
     core: cooler && [cooler.construction, cooler.rows, cooler.widthMm, cooler.depthMm, cooler.detail],
   };
   const fit = useQuery({
-    queryKey: ['placement', key],
-    queryFn: ({ signal }) => call<Schemas['PlacementAnswer']>('POST', '/placement', asked, { signal }),
+    ...queries.placement(key, asked),
     enabled: car.nose !== undefined && placement !== undefined,
-    placeholderData: keepPreviousData,
-    staleTime: Infinity,
   });
   const moved = useRef(false);
   const move = (next: Placement) => {
@@ -91,6 +90,7 @@ function usePlacement() {
 }
 
 function Placed() {
+  const { starts } = usePresets();
   const { car, outcome, drag } = useBench();
   const { cooler, set } = useCooler();
   const { show } = usePreferences();
@@ -238,7 +238,7 @@ function Placed() {
                 <Toggle
                   label="Measured pressure"
                   value={cooler.measured !== undefined}
-                  onChange={(on) => set({ measured: on ? { pa: 150, speedKmh: 90 } : undefined })}
+                  onChange={(on) => set({ measured: on ? starts.measuredPressure : undefined })}
                 />
                 <Toggle
                   label="Intake behind it"

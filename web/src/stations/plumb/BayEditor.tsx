@@ -4,7 +4,7 @@ import { useBench } from '../../bench/workbench';
 import { DocumentNumbers } from '../../kit/fields';
 import { Button, Muted, Pick, Row, TextEntry, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
-import { BAYS } from './bays';
+import { usePresets } from '../../bench/presets';
 
 type Bay = Schemas['BayDocument'];
 type Stand = Schemas['StandDocument'];
@@ -21,6 +21,7 @@ const KINDS: readonly { readonly id: Schemas['BoxDocument']['kind']; readonly na
 
 /** Starts the drawing of a bay that has not been measured. */
 export function BayStart() {
+  const { starts } = usePresets();
   const { car, changeCar } = useBench();
   const [from, setFrom] = useState('across');
   return (
@@ -28,10 +29,10 @@ export function BayStart() {
       <Muted>
         The engine bay is not measured yet. Start from the one that is nearest, then put in what your tape says.
       </Muted>
-      <Pick label="Engine bay" value={from} options={BAYS} onChange={setFrom} />
+      <Pick label="Engine bay" value={from} options={starts.bays} onChange={setFrom} />
       <Button
         onPress={() => {
-          const start = BAYS.find((b) => b.id === from);
+          const start = starts.bays.find((b) => b.id === from);
           if (start) {
             changeCar({ ...car, bay: start.bay });
           }

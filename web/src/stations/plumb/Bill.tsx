@@ -7,6 +7,7 @@ import { usePreferences } from '../../preferences/preferences';
 import { quantityOf } from '../../words/words';
 import { download } from '../../bench/download';
 import type { Plumbed } from './usePlumbing';
+import { useMoney } from '../../bench/useMoney';
 
 /** Hose and oil are sold in halves of a metre and of a litre. */
 const SOLD_DIGITS = 1;
@@ -17,6 +18,7 @@ const GROUPS: Record<Schemas['Bill']['group'], string> = { PARTS: 'Parts', CONSU
 export function Bill(props: { plumbed: Plumbed; have: readonly string[]; onHave: (have: string[]) => void }) {
   const { plumbed, have, onHave } = props;
   const { car, duty, design } = useBench();
+  const money = useMoney();
   const { say, show, paper } = usePreferences();
   const [problem, setProblem] = useState<string>();
   const lines = plumbed.bill.map((b) => ({ ...b, have: have.includes(b.key) }));
@@ -27,7 +29,7 @@ export function Bill(props: { plumbed: Plumbed; have: readonly string[]; onHave:
       (e: Error) => setProblem(e.message),
     );
   return (
-    <Fold name="Bill of materials" short={`${toBuy.toFixed(0)} to buy`}>
+    <Fold name="Bill of materials" short={`${money(toBuy)} to buy`}>
       <Row>
         <Button onPress={() => void file('bill.csv')}>Bill as CSV</Button>
         <Button onPress={() => void file('bill.pdf')}>Bill as PDF</Button>
@@ -50,7 +52,7 @@ export function Bill(props: { plumbed: Plumbed; have: readonly string[]; onHave:
                 {b.number && `, ${b.number}`}
               </th>
               <td>{b.measure ? show(b.quantity, quantityOf(b.measure), SOLD_DIGITS) : `${b.quantity} pcs`}</td>
-              <td>{b.each > 0 ? (b.quantity * b.each).toFixed(2) : '–'}</td>
+              <td>{b.each > 0 ? money(b.quantity * b.each, 2) : '–'}</td>
               <td>
                 <Toggle
                   label="have"
@@ -63,9 +65,9 @@ export function Bill(props: { plumbed: Plumbed; have: readonly string[]; onHave:
         </tbody>
       </FigureTable>
       <Muted>
-        Loose parts {plumbed.kit.loosePrice.toFixed(0)} and about {plumbed.kit.looseHours.toFixed(0)} hours; a kit made
-        to fit about {plumbed.kit.kitPrice.toFixed(0)} and {plumbed.kit.kitHours.toFixed(0)} hours. Both are estimates;
-        makers and prices that ship with Isotherm are invented.
+        Loose parts {money(plumbed.kit.loosePrice)} and about {plumbed.kit.looseHours.toFixed(0)} hours; a kit made to
+        fit about {money(plumbed.kit.kitPrice)} and {plumbed.kit.kitHours.toFixed(0)} hours. Both are estimates; makers
+        and prices that ship with Isotherm are invented.
       </Muted>
     </Fold>
   );

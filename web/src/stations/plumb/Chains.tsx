@@ -3,6 +3,7 @@ import styled from 'styled-components';
 import { Fold, Muted } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import type { Line, Plumbed } from './usePlumbing';
+import { useMoney } from '../../bench/useMoney';
 
 const Strip = styled.ol`
   list-style: none;
@@ -42,12 +43,12 @@ const Strip = styled.ol`
 const WISHES = { JOINTS: 'fewest joints', PRICE: 'least price', LOSS: 'least loss' } as const;
 
 /** Chains that are better at something than the one that is drawn. */
-function others(line: Line): string {
+function others(line: Line, money: (price: number) => string): string {
   const drawn = line.chain.map((c) => c.number.split(' ').pop());
   const better = new Map<string, string[]>();
   for (const a of line.alternatives) {
     if (a.adaptors.some((n) => !drawn.includes(n))) {
-      const key = `${a.end}: ${a.adaptors.join(', then ')}, ${a.price.toFixed(0)}`;
+      const key = `${a.end}: ${a.adaptors.join(', then ')}, ${money(a.price)}`;
       better.set(key, [...(better.get(key) ?? []), WISHES[a.wish]]);
     }
   }
@@ -58,6 +59,7 @@ function others(line: Line): string {
 
 /** The fitting chains from end to end, every joint with what seals it, and other chains that would do. */
 export function Chains({ plumbed }: { plumbed: Plumbed }) {
+  const money = useMoney();
   const { show } = usePreferences();
   return (
     <div>
@@ -112,7 +114,7 @@ export function Chains({ plumbed }: { plumbed: Plumbed }) {
                   ))}
               </tbody>
             </FigureTable>
-            <Muted>The maker’s figure comes before these. {others(l)}</Muted>
+            <Muted>The maker’s figure comes before these. {others(l, money)}</Muted>
           </Fold>
         );
       })}

@@ -1,6 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { basedOn, call, fields, send, type Schemas } from '../../api/client';
+import { api, basedOn, read, send, type Schemas } from '../../api/client';
+import { fields } from '../../api/descriptions';
+import { queries } from '../../api/queries';
 import { FileChoice } from '../../kit/FileChoice';
 import { Button, Muted, Pick, QuantityField, Row, Sheet, TextEntry, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
@@ -32,14 +34,14 @@ export function PartList({ onClose }: { onClose: () => void }) {
   const [list, setList] = useState<{ text: string; would: Schemas['Imported'] }>();
   const [told, setTold] = useState<string>();
   const path = `/catalogue/plumbing/${family}/import`;
-  const read = async (file: File) => {
+  const preview = async (file: File) => {
     setTold(undefined);
     const text = await file.text();
     setList({ text, would: await send<Schemas['Imported']>(path, text, 'text/plain') });
   };
   const refresh = async () => {
-    await client.cancelQueries({ queryKey: ['catalogue', 'plumbing'] });
-    await client.invalidateQueries({ queryKey: ['catalogue', 'plumbing'] });
+    await client.cancelQueries(queries.parts());
+    await client.invalidateQueries(queries.parts());
     await client.invalidateQueries({ queryKey: ['plumb'] });
   };
   const keep = async () => {
@@ -50,14 +52,12 @@ export function PartList({ onClose }: { onClose: () => void }) {
       await refresh();
     }
   };
-  const parts = useQuery({
-    queryKey: ['catalogue', 'plumbing'],
-    queryFn: () => call<Schemas['All']>('GET', '/catalogue/plumbing'),
-    staleTime: Infinity,
-  });
+  const parts = useQuery(queries.parts());
   const own = parts.data?.own.filter((o) => o.family === family) ?? [];
   const remove = async (o: Schemas['Own']) => {
-    await call('DELETE', `/catalogue/plumbing/${o.id}`, undefined, { headers: { 'If-Match': `"${o.version}"` } });
+    await read(
+      api.DELETE('/api/catalogue/plumbing/{id}', { params: { path: { id: o.id }, header: basedOn(o.version) } }),
+    );
     await refresh();
   };
   const fail = (e: Error) => {
@@ -76,7 +76,7 @@ export function PartList({ onClose }: { onClose: () => void }) {
           label="List of parts"
           action="Choose a list…"
           accept=".csv,text/csv,text/plain"
-          onFile={(file) => void read(file).catch(fail)}
+          onFile={(file) => void preview(file).catch(fail)}
         />
       </Row>
       {list && (
@@ -137,7 +137,9 @@ function OneByHand(props: {
   const put = (field: string, value: unknown) => setPart((p) => p && { ...p, [field]: value });
   const keep = async () => {
     const there = all?.own.find((o) => o.family === family && o.maker === part?.maker && o.number === part?.number);
-    await call('POST', `/catalogue/plumbing/${list}`, part, basedOn(there?.version));
+    // The fields are those of the family's own schema, which the server reads.
+    const init = { params: { header: there ? basedOn(there.version) : {} }, body: part as never };
+    await read(api.POST(`/api/catalogue/plumbing/${list}`, init));
     setPart(undefined);
     await onDone();
   };

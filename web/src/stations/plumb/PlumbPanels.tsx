@@ -1,11 +1,12 @@
 import { useEffect } from 'react';
-import { type Schemas } from '../../api/client';
+import type { Schemas } from '../../api/client';
 import { word } from '../../words/words';
 import { usePreferences } from '../../preferences/preferences';
 import { useSeen } from '../../bench/useSettled';
 import { DocumentNumber } from '../../kit/fields';
 import { Button, Pick, Row } from '../../kit/kit';
 import { Fields, FigureTable } from '../../kit/layout';
+import { useMoney } from '../../bench/useMoney';
 
 export const SCHOOL: Record<Schemas['HosePartDocument']['family'], string> = {
   BRAIDED_RUBBER: 'ends used again; braid chafes what it touches.',
@@ -114,6 +115,7 @@ export function SizesCompared({
   sizes: readonly Schemas['Size'][];
   onTake: (number: string) => void;
 }) {
+  const money = useMoney();
   const { show } = usePreferences();
   if (sizes.length === 0) {
     return null;
@@ -150,7 +152,7 @@ export function SizesCompared({
             <td>{or(s.addedOilL, (v) => show(v, 'volume'))}</td>
             <td>{or(s.primeSeconds, (v) => `${v.toFixed(1)} s`)}</td>
             <td>{show(s.massKg, 'mass', 1)}</td>
-            <td>{s.price.toFixed(0)}</td>
+            <td>{money(s.price)}</td>
             <td>
               <Button isDisabled={s.chosen} aria-label={`Take ${s.dash}`} onPress={() => onTake(s.hose)}>
                 Take

@@ -2,7 +2,8 @@ import { loopLossBar } from '../loopLoss';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { call, type Schemas } from '../../api/client';
+import type { Schemas } from '../../api/client';
+import { queries } from '../../api/queries';
 import { Findings } from '../Findings';
 import { usePreferences } from '../../preferences/preferences';
 import { Held, useBench } from '../../bench/workbench';
@@ -18,13 +19,16 @@ import { Bill } from './Bill';
 import { Chains } from './Chains';
 import { CutLists } from './CutLists';
 import { PartList } from './PartList';
-import { STARTER, usePlumbing, type Point } from './usePlumbing';
+import { usePlumbing, type Point } from './usePlumbing';
 import { Accessories, Gallery, SCHOOL, SizesCompared, WhenSeen } from './PlumbPanels';
 import { POINTS, WayPoints, middleOf } from './WayPoints';
 import { FAMILIES, JOINTS, SIZES, TAKEOFFS } from './names';
+import { useMoney } from '../../bench/useMoney';
+import { usePresets } from '../../bench/presets';
 
 /** How the oil gets to the core and back. */
 export function PlumbStation() {
+  const { starts } = usePresets();
   const { car, design, changeDesign } = useBench();
   const missing = !design.cooler
     ? ['No cooler in this design', 'Add a core on the Core station first; then it can be plumbed.']
@@ -55,7 +59,9 @@ export function PlumbStation() {
           car.bay ? (
             <>
               <Heading>Nothing chosen between engine and core yet</Heading>
-              <Button onPress={() => changeDesign({ ...design, plumbing: STARTER })}>Start with plate and hoses</Button>
+              <Button onPress={() => changeDesign({ ...design, plumbing: starts.plumbing })}>
+                Start with plate and hoses
+              </Button>
             </>
           ) : (
             <BayStart />
@@ -96,6 +102,7 @@ function within(bay: Schemas['BayDocument'], p: Point): Point {
 }
 
 function Plumbed({ bay }: { bay: Schemas['BayDocument'] }) {
+  const money = useMoney();
   const { drag, dragged } = useBench();
   const [closer, setCloser] = useState(true);
   const [seen, setSeen] = useState(false);
@@ -104,11 +111,7 @@ function Plumbed({ bay }: { bay: Schemas['BayDocument'] }) {
   const { plumbing, plumbed, sizes, behind, error, change, differs, takeRouted } = usePlumbing(seen);
   const [marked, setMarked] = useState<string>();
   const [catalogue, setCatalogue] = useState(false);
-  const parts = useQuery({
-    queryKey: ['catalogue', 'plumbing'],
-    queryFn: () => call<Schemas['All']>('GET', '/catalogue/plumbing'),
-    staleTime: Infinity,
-  });
+  const parts = useQuery(queries.parts());
   const takeoffs = parts.data?.takeoffs ?? [];
   const hoses = parts.data?.hoses ?? [];
   if (!plumbing || !cooler) {
@@ -353,7 +356,7 @@ function Plumbed({ bay }: { bay: Schemas['BayDocument'] }) {
                     ['Time to fill at idle', `${figures.primeSeconds.toFixed(1)} s`],
                     ['Time for a full leak to empty the sump', `${figures.drainSeconds.toFixed(1)} s`],
                     ['Mass without oil', show(figures.massKg, 'mass', 1)],
-                    ['Parts cost', figures.price.toFixed(0)],
+                    ['Parts cost', money(figures.price)],
                   ] as const
                 ).map(([name, value]) => (
                   <tr key={name}>

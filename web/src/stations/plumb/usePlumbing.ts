@@ -1,6 +1,7 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
-import { call, type DesignDocument, type Schemas } from '../../api/client';
+import type { DesignDocument, Schemas } from '../../api/client';
+import { queries } from '../../api/queries';
 import { useSettled } from '../../bench/useSettled';
 import { useBench } from '../../bench/workbench';
 import { useCooler } from '../core/coolerFields';
@@ -20,29 +21,12 @@ function asker(what: string) {
   return { 'Isotherm-Asker': `${ME} ${what}` };
 }
 
-/** A start that fits most engines; the catalogue has the rest. */
-export const STARTER: Plumbing = {
-  takeoff: 'HP-M20',
-  clockDeg: 330,
-  hose: 'LB-10',
-  corePort: 'O_RING_BOSS',
-  corePortSize: '-10',
-  wish: 'JOINTS',
-  feedPoints: [],
-  backPoints: [],
-  sleeved: false,
-  engineMovesMm: 15,
-  accessories: [],
-  have: [],
-};
-
 /** What has been chosen between engine and core, what it comes to, and a way to change it. */
 export function usePlumbing(compareSizes: boolean) {
   const { car, duty, design, changeDesign } = useBench();
   const { cooler, follow } = useCooler();
   const plumbing = design.plumbing;
   const asked = { car, duty, design };
-  // The loop's own figures come out of the answer: they do not ask for another.
   const key = useSettled(
     JSON.stringify({
       // All of it: pump, gauge, engine and heat set the pressures that stand beside the routes.
@@ -58,23 +42,11 @@ export function usePlumbing(compareSizes: boolean) {
     PAUSE_MS,
   );
   const ready = car.bay !== undefined && plumbing !== undefined && cooler?.placement !== undefined;
-  const query = useQuery({
-    queryKey: ['plumb', key],
-    queryFn: ({ signal }) => call<Plumbed>('POST', '/plumb', asked, { signal, headers: asker('routes') }),
-    enabled: ready,
-    placeholderData: keepPreviousData,
-    staleTime: Infinity,
-    retry: 0,
-  });
+  const query = useQuery({ ...queries.plumb(key, asked, asker('routes')), enabled: ready });
   const fresh = query.data !== undefined && !query.isPlaceholderData;
   const sizes = useQuery({
-    queryKey: ['plumb', 'sizes', key],
-    queryFn: ({ signal }) =>
-      call<Plumbed>('POST', '/plumb', { ...asked, sizes: true }, { signal, headers: asker('sizes') }),
+    ...queries.plumb(`sizes ${key}`, { ...asked, sizes: true }, asker('sizes')),
     enabled: ready && fresh && compareSizes,
-    placeholderData: keepPreviousData,
-    staleTime: Infinity,
-    retry: 0,
   });
   const touched = useRef(false);
   const change = (next: Partial<Plumbing>) => {

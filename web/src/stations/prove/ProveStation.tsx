@@ -1,7 +1,8 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { call, type Schemas } from '../../api/client';
+import type { Schemas } from '../../api/client';
+import { queries } from '../../api/queries';
 import { usePreferences } from '../../preferences/preferences';
 import { download } from '../../bench/download';
 import { useBench } from '../../bench/workbench';
@@ -52,23 +53,13 @@ export function ProveStation() {
     );
   const first = logs.find((l) => l.id === before) ?? logs[0];
   const second = logs.find((l) => l.id === after) ?? logs.find((l) => l.id !== first?.id);
-  const asked = first &&
-    second &&
-    first.id !== second.id && {
-      car,
-      before: first.id,
-      beforeDesign: documentOf(beforeDesign),
-      after: second.id,
-      afterDesign: documentOf(afterDesign),
-    };
-  const proof = useQuery({
-    queryKey: ['proof', asked],
-    queryFn: ({ signal }) => call<Answer>('POST', '/logs/proof', asked, { signal }),
-    enabled: Boolean(asked),
-    placeholderData: keepPreviousData,
-    staleTime: Infinity,
-    retry: 0,
-  });
+  const then = documentOf(beforeDesign);
+  const now = documentOf(afterDesign);
+  const asked =
+    first && second && first.id !== second.id && then && now
+      ? { car, before: first.id, beforeDesign: then, after: second.id, afterDesign: now }
+      : undefined;
+  const proof = useQuery(queries.proof(asked));
   const names = logs.map((l) => ({ id: l.id, name: l.log.name }));
   return (
     <Station

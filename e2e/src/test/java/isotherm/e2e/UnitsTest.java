@@ -48,9 +48,9 @@ class UnitsTest extends Workshop {
 
     private void units(String button) {
         button(Pattern.compile("^Units")).first().click();
-        sheet("Units").getByText(button).click();
+        sheet("Units and currency").getByText(button).click();
         button("Done").click();
-        assertThat(sheet("Units")).hasCount(0);
+        assertThat(sheet("Units and currency")).hasCount(0);
     }
 
     private static List<String> found(Pattern units, String text) {

@@ -16,6 +16,7 @@ import isotherm.server.evidence.LogDocument;
 import isotherm.server.evidence.LogReport;
 import isotherm.server.garage.CarClass;
 import isotherm.server.garage.CaseDocument;
+import isotherm.server.garage.PresetsDocument;
 import isotherm.server.jobs.Desk;
 import isotherm.server.jobs.Jobs;
 import isotherm.server.logger.LoggerDocuments;
@@ -90,6 +91,7 @@ class OpenApiConfiguration {
                     collect(type, records);
                 }
             }
+            collect(PresetsDocument.class, records);
             collect(CorePartDocument.class, records);
             collect(Jobs.JobView.class, records);
             collect(LogReport.class, records);

@@ -1,6 +1,7 @@
 package isotherm.server.api;
 
 import isotherm.server.contract.DocumentReader;
+import isotherm.server.garage.PresetsDocument;
 import isotherm.server.garage.SettingsDocument;
 import isotherm.server.store.Settings;
 import isotherm.server.store.Stored;
@@ -16,7 +17,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** What holds for the garage as a whole. */
 @RestController
-@RequestMapping("/api/settings")
+@RequestMapping("/api")
 class SettingsController {
     private final Settings settings;
     private final JsonMapper json;
@@ -26,13 +27,19 @@ class SettingsController {
         this.json = json;
     }
 
-    @GetMapping
+    /** What something begins as that has not been measured or chosen yet. */
+    @GetMapping("/presets")
+    PresetsDocument presets() {
+        return PresetsDocument.shipped();
+    }
+
+    @GetMapping("/settings")
     ResponseEntity<Views.SettingsView> settings() {
         return answer(settings.read());
     }
 
     /** The first choice is based on nothing, and names no version. */
-    @PutMapping
+    @PutMapping("/settings")
     ResponseEntity<Views.SettingsView> replace(
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String ifMatch,
             @RequestBody SettingsDocument document) {
