@@ -140,7 +140,7 @@ class PlumbStationTest extends Workshop {
         assertThat(csv.lines().filter(l -> l.contains("sandwich plate")))
                 .singleElement()
                 .satisfies(l -> assertThat(l).endsWith(",yes"));
-        assertThat(csv).startsWith("group,what,number,quantity,unit,each,price,have");
+        assertThat(csv).startsWith("group,what,number,quantity,unit,each,price,currency,have");
     }
 
     @Test

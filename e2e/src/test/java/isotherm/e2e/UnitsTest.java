@@ -3,8 +3,10 @@ package isotherm.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
+import java.util.function.Consumer;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -14,8 +16,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** Whoever reads inches finds no millimetre at any station, and the other way round. */
 class UnitsTest extends Workshop {
-    private static final Pattern METRIC = unit("°C|°C/min|mm|km|km/h|kW|bar|N·m|kg|cm²|L/min");
-    private static final Pattern IMPERIAL = unit("°F|°F/min|in|mi|mph|hp|psi|lb·ft|lb|in²|gal/min|qt");
+    private static final Pattern METRIC = unit("°C|°C/min|mm|m|km|km/h|kW|bar|N·m|kg|cm²|L|L/min|m³/s");
+    private static final Pattern IMPERIAL = unit("°F|°F/min|in|ft|mi|mph|hp|psi|lb·ft|lb|in²|gal/min|qt|ft³/min");
     private static final List<String> STATIONS = List.of("Duty", "Core", "Place", "Plumb", "Prove", "Care");
 
     /** After a figure, or alone as the unit of a field. */
@@ -29,7 +31,7 @@ class UnitsTest extends Workshop {
         page.evaluate("document.querySelectorAll('details').forEach((d) => (d.open = true))");
         assertThat(page.getByText("Working…")).hasCount(0);
         assertThat(page.locator("[aria-busy=true]")).hasCount(0);
-        return (String)
+        String said = (String)
                 page.evaluate(
                         """
                         () => {
@@ -44,6 +46,8 @@ class UnitsTest extends Workshop {
                           return said.join('\\n');
                         }
                         """);
+        // Wrenches for hose ends are made in inches: their size stands in both, whoever reads it.
+        return said.replaceAll("\\([\\d /]+ in\\)", "");
     }
 
     private void units(String button) {
@@ -83,6 +87,53 @@ class UnitsTest extends Workshop {
                     .isEmpty();
             assertThat(found(IMPERIAL, imperial)).as(car + ", " + station).isNotEmpty();
             units("All metric");
+        }
+    }
+
+    /** A dialog: where it is opened, and how. */
+    private record Dialog(String station, Consumer<UnitsTest> opened) {}
+
+    private static final List<Dialog> DIALOGS = List.of(
+            new Dialog("Duty", t -> t.button("Files").click()),
+            new Dialog("Duty", t -> t.act("More about this car", "New car…")),
+            new Dialog("Duty", t -> t.button(Pattern.compile("^Fit ")).first().click()),
+            new Dialog("Core", t -> t.button("Cores to buy…").click()),
+            new Dialog("Plumb", t -> t.button("Own parts and lists…").click()),
+            new Dialog("Prove", t -> t.button("What the second log teaches…").click()),
+            new Dialog("Care", t -> t.button("Done…").first().click()));
+
+    @Test
+    void noDialogSpeaksInTheOtherSystemsUnits() {
+        open("Aldane Corvid", "First choice, 10 rows");
+        for (Dialog d : DIALOGS) {
+            station(d.station());
+            for (boolean metric : new boolean[] {true, false}) {
+                units(metric ? "All metric" : "All imperial");
+                d.opened().accept(this);
+                assertThat(page.getByRole(AriaRole.DIALOG)).isVisible();
+                assertThat(page.getByText("Fitting…")).hasCount(0);
+                assertThat(found(metric ? IMPERIAL : METRIC, everything()))
+                        .as(d.station() + (metric ? ", metric" : ", imperial"))
+                        .isEmpty();
+                page.keyboard().press("Escape");
+                assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
+            }
+        }
+    }
+
+    @Test
+    void aRunSheetKeepsItsWordsAndShowsItsFiguresInTheReadersUnits() {
+        Garage.Own own = Garage.own("plumb");
+        open(own);
+        station("Build");
+        button("Begin a build of “" + own.design() + "”").click();
+        button("Begin").click();
+        assertThat(page.getByText("Say who works")).isVisible();
+        for (boolean metric : new boolean[] {true, false}) {
+            units(metric ? "All metric" : "All imperial");
+            page.locator("li button[aria-expanded=false]").all().forEach(Locator::click);
+            assertThat(found(metric ? IMPERIAL : METRIC, everything())).isEmpty();
+            assertThat(found(metric ? METRIC : IMPERIAL, everything())).isNotEmpty();
         }
     }
 

@@ -39,6 +39,10 @@ class CatalogueTest {
             MessagePattern read = new MessagePattern(pattern);
             assertThat(read.countParts()).as(key).isPositive();
             assertThat(pattern).as(key).isEqualTo(pattern.strip()).doesNotContain("  ");
+            // A brace too many is no error to a message format: it would stand in the sentence.
+            assertThat(pattern.chars().filter(c -> c == '{').count())
+                    .as(key)
+                    .isEqualTo(pattern.chars().filter(c -> c == '}').count());
         });
     }
 

@@ -22,8 +22,6 @@ public record Core(
         Ports ports,
         CoreDetail detail) {
 
-    private static final double ALUMINIUM_DENSITY = 2700;
-
     /** Checks that the choice can exist at all. */
     public Core {
         if (rows < 1 || passes < 1 || passes > 2 || rows < passes || !(width > 0) || !(depth > 0)) {
@@ -113,41 +111,11 @@ public record Core(
 
     /** @return oil inside the core, m³ */
     public double holdUp() {
-        double passage;
-        if (construction == Construction.TUBE_AND_FIN) {
-            passage = rows * tubesDeep() * Math.PI / 4 * detail.oilGap() * detail.oilGap() * width;
-        } else {
-            double sheet = detail.turbulatorThickness() / detail.turbulatorPitch();
-            passage = rows * detail.oilGap() * depth * width * (1 - sheet);
-        }
-        double tanks = 2 * detail.tank() * depth * height() * 0.6;
-        return passage + tanks;
-    }
-
-    /** @return tubes behind each other in the air stream of a tube-and-fin core, 1 or more */
-    int tubesDeep() {
-        return Math.max(1, (int) Math.floor(depth / 16.5e-3));
+        return CoreGeometry.of(this).holdUp();
     }
 
     /** @return dry mass of an aluminium core with tanks, kg */
     public double mass() {
-        double fins;
-        double passages;
-        if (construction == Construction.TUBE_AND_FIN) {
-            fins = width / detail.finPitch() * detail.finThickness() * depth * height();
-            passages = rows * tubesDeep() * Math.PI * detail.oilGap() * detail.plate() * width;
-        } else {
-            double perFin = Math.hypot(finHeight(), detail.finPitch()) / detail.finPitch();
-            fins = (rows + 1) * perFin * detail.finThickness() * depth * width;
-            double sheet =
-                    detail.turbulatorThickness() * (1 + detail.oilGap() / detail.turbulatorPitch()) * depth * width;
-            passages = rows * (2 * detail.plate() * depth * width + sheet);
-            if (construction == Construction.BAR_AND_PLATE) {
-                passages += rows * 2 * 5e-3 * detail.oilGap() * width + (rows + 1) * 2 * 5e-3 * finHeight() * depth;
-            }
-        }
-        double wall = construction == Construction.BAR_AND_PLATE ? 3e-3 : 2e-3;
-        double tanks = 2 * wall * height() * 2 * (depth + detail.tank());
-        return ALUMINIUM_DENSITY * (fins + passages + tanks);
+        return CoreGeometry.of(this).mass();
     }
 }

@@ -65,6 +65,43 @@ public record LouvredFin(
         return friction(re, lowCoefficient(), highCoefficient());
     }
 
+    /** @return it with what only the geometry decides worked out once */
+    Worked worked() {
+        return new Worked(this, colburnCoefficient(), lowCoefficient(), highCoefficient());
+    }
+
+    /**
+     * A fin whose coefficients are worked out.
+     *
+     * @param fin the fin
+     * @param colburn j·Re^0.49
+     * @param low coefficient of friction at low Reynolds numbers
+     * @param high coefficient of friction at high Reynolds numbers
+     */
+    record Worked(LouvredFin fin, double colburn, double low, double high) implements AirFin {
+        private static final Fit FIT = new Fit(RE_LOW, RE_HIGH, "Chang and Wang 1997");
+
+        @Override
+        public double reynoldsLength() {
+            return fin.louvrePitch;
+        }
+
+        @Override
+        public double colburn(double re) {
+            return colburn * Math.pow(re, -0.49);
+        }
+
+        @Override
+        public double friction(double re) {
+            return fin.friction(re, low, high);
+        }
+
+        @Override
+        public Fit fit() {
+            return FIT;
+        }
+    }
+
     /** The same with the geometry's two coefficients worked out before. */
     double friction(double re, double low, double high) {
         if (re < RE_LOW) {

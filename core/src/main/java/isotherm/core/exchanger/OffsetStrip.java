@@ -11,11 +11,24 @@ package isotherm.core.exchanger;
  * @param thickness t, fin thickness, m
  * @param stripLength l, offset strip length, m
  */
-public record OffsetStrip(double spacing, double height, double thickness, double stripLength) {
+public record OffsetStrip(double spacing, double height, double thickness, double stripLength) implements AirFin {
+
     /** Lowest Reynolds number of the fit. */
     public static final double RE_LOW = 120;
     /** Highest Reynolds number of the fit. */
     public static final double RE_HIGH = 10_000;
+
+    private static final Fit FIT = new Fit(RE_LOW, RE_HIGH, "Manglik and Bergles 1995");
+
+    @Override
+    public double reynoldsLength() {
+        return hydraulicDiameter();
+    }
+
+    @Override
+    public Fit fit() {
+        return FIT;
+    }
 
     /** @return hydraulic diameter as the correlation defines it, m */
     public double hydraulicDiameter() {
@@ -30,6 +43,7 @@ public record OffsetStrip(double spacing, double height, double thickness, doubl
      * @param re Reynolds number on the hydraulic diameter
      * @return Colburn factor j
      */
+    @Override
     public double colburn(double re) {
         double alpha = spacing / height;
         double delta = thickness / stripLength;
@@ -51,6 +65,7 @@ public record OffsetStrip(double spacing, double height, double thickness, doubl
      * @param re Reynolds number on the hydraulic diameter
      * @return Fanning friction factor f
      */
+    @Override
     public double friction(double re) {
         double alpha = spacing / height;
         double delta = thickness / stripLength;

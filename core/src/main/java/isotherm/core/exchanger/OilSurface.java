@@ -13,29 +13,16 @@ final class OilSurface {
     private final double totalArea;
     private final double length;
     private final double hydraulicDiameter;
-    private final OffsetStrip strip;
+    private final Optional<OffsetStrip> turbulator;
 
     OilSurface(Core core) {
         this.core = core;
-        CoreDetail d = core.detail();
-        double rowsPerPass = (double) core.rows() / core.passes();
+        CoreGeometry geometry = CoreGeometry.of(core);
         this.length = core.width();
-        if (core.construction() == Construction.TUBE_AND_FIN) {
-            double tubes = rowsPerPass * core.tubesDeep();
-            this.strip = null;
-            this.hydraulicDiameter = d.oilGap();
-            this.freeArea = tubes * Math.PI / 4 * d.oilGap() * d.oilGap();
-            this.totalArea = tubes * Math.PI * d.oilGap() * length;
-        } else {
-            this.strip = new OffsetStrip(
-                    d.turbulatorPitch() - d.turbulatorThickness(),
-                    d.oilGap() - d.turbulatorThickness(),
-                    d.turbulatorThickness(),
-                    d.stripLength());
-            this.hydraulicDiameter = strip.hydraulicDiameter();
-            this.freeArea = rowsPerPass * core.depth() / d.turbulatorPitch() * strip.spacing() * strip.height();
-            this.totalArea = 4 * freeArea * length / hydraulicDiameter;
-        }
+        this.turbulator = geometry.turbulator();
+        this.hydraulicDiameter = geometry.oilHydraulicDiameter();
+        this.freeArea = geometry.oilFreeArea();
+        this.totalArea = geometry.oilTotalArea();
     }
 
     double reynolds(double massFlow, OilState oil) {
@@ -50,7 +37,8 @@ final class OilSurface {
         double re = reynolds(massFlow, oil);
         double h;
         double efficiency = 1;
-        if (strip != null) {
+        if (turbulator.isPresent()) {
+            OffsetStrip strip = turbulator.get();
             h = strip.colburn(re) * re * Math.cbrt(oil.prandtl()) * oil.conductivity() / hydraulicDiameter;
             double m = Math.sqrt(2 * h / (ALUMINIUM_CONDUCTIVITY * core.detail().turbulatorThickness()));
             double ml = m * core.detail().oilGap() / 2;
@@ -70,7 +58,7 @@ final class OilSurface {
             return 0;
         }
         double re = reynolds(massFlow, oil);
-        double f = strip != null ? strip.friction(re) : TubeFlow.fanning(re);
+        double f = turbulator.map(strip -> strip.friction(re)).orElseGet(() -> TubeFlow.fanning(re));
         double g = massFlow / freeArea;
         double friction = core.passes() * f * wallFactor * 4 * length / hydraulicDiameter * g * g / (2 * oil.density());
         double bore = core.detail().portBore();
@@ -81,7 +69,7 @@ final class OilSurface {
 
     Optional<Validity> validity(double massFlow, OilState oil) {
         double re = reynolds(massFlow, oil);
-        if (strip == null || re >= OffsetStrip.RE_LOW && re <= OffsetStrip.RE_HIGH) {
+        if (turbulator.isEmpty() || re >= OffsetStrip.RE_LOW && re <= OffsetStrip.RE_HIGH) {
             return Optional.empty();
         }
         return Optional.of(new Validity(

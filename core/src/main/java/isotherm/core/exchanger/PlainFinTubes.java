@@ -19,17 +19,31 @@ public record PlainFinTubes(
         double longitudinalPitch,
         double finPitch,
         int tubeRows,
-        double hydraulicDiameter) {
+        double hydraulicDiameter)
+        implements AirFin {
 
     /** Lowest collar Reynolds number of the fit. */
     public static final double RE_LOW = 300;
     /** Highest collar Reynolds number of the fit. */
     public static final double RE_HIGH = 20_000;
 
+    private static final Fit FIT = new Fit(RE_LOW, RE_HIGH, "Wang, Chi and Chang 2000");
+
+    @Override
+    public double reynoldsLength() {
+        return collarDiameter;
+    }
+
+    @Override
+    public Fit fit() {
+        return FIT;
+    }
+
     /**
      * @param re Reynolds number on the collar diameter
      * @return Colburn factor j
      */
+    @Override
     public double colburn(double re) {
         // The exponents are polynomials in ln Re and run away below the fit: continue j as Re^-0.5 from its edge.
         if (re < RE_LOW) {
@@ -63,6 +77,7 @@ public record PlainFinTubes(
      * @param re Reynolds number on the collar diameter
      * @return Fanning friction factor f
      */
+    @Override
     public double friction(double re) {
         if (re < RE_LOW) {
             return friction(RE_LOW) * RE_LOW / re;
