@@ -56,7 +56,7 @@ export function AskSure(props: {
   onSure: () => void;
 }) {
   return (
-    <Sheet title={props.title} onClose={props.onClose}>
+    <Sheet title={props.title} onClose={props.onClose} alert>
       <p style={{ margin: 0 }}>{props.text}</p>
       <Row>
         <Button

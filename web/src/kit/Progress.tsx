@@ -1,3 +1,4 @@
+import { ProgressBar } from 'react-aria-components';
 import styled from 'styled-components';
 import { Button } from './Button';
 import { Row } from './text';
@@ -17,26 +18,29 @@ const Bar = styled.div`
 
 /** How far long work is, with a way to stop it. */
 export function Progress(props: { label: string; done: number; total: number; onCancel: () => void }) {
-  const share = props.total > 0 ? Math.min(1, props.done / props.total) : undefined;
+  const known = props.total > 0;
   return (
-    <div>
-      <Row style={{ justifyContent: 'space-between' }}>
-        <span>
-          {props.label}
-          {props.done > 0 && `: ${props.done.toLocaleString('en')}`}
-          {props.total > 0 && ` of ${props.total.toLocaleString('en')}`}
-        </span>
-        <Button onPress={props.onCancel}>Stop</Button>
-      </Row>
-      <Bar
-        role="progressbar"
-        aria-label={props.label}
-        aria-valuemin={0}
-        aria-valuemax={100}
-        {...(share === undefined ? {} : { 'aria-valuenow': Math.round(share * 100) })}
-      >
-        <i style={{ width: `${(share ?? 0.5) * 100}%`, opacity: share === undefined ? 0.4 : 1 }} />
-      </Bar>
-    </div>
+    <ProgressBar
+      aria-label={props.label}
+      value={props.done}
+      maxValue={known ? props.total : 1}
+      isIndeterminate={!known}
+    >
+      {({ percentage }) => (
+        <>
+          <Row style={{ justifyContent: 'space-between' }}>
+            <span>
+              {props.label}
+              {props.done > 0 && `: ${props.done.toLocaleString('en')}`}
+              {known && ` of ${props.total.toLocaleString('en')}`}
+            </span>
+            <Button onPress={props.onCancel}>Stop</Button>
+          </Row>
+          <Bar>
+            <i style={{ width: `${percentage ?? 50}%`, opacity: percentage === undefined ? 0.4 : 1 }} />
+          </Bar>
+        </>
+      )}
+    </ProgressBar>
   );
 }

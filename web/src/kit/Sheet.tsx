@@ -32,11 +32,18 @@ const Leaf = styled(Modal)`
 `;
 
 /** A leaf laid over the page. Escape and the ways out that it offers close it. */
-export function Sheet(props: { title: string; onClose: () => void; children: ReactNode; widest?: string }) {
+export function Sheet(props: {
+  title: string;
+  onClose: () => void;
+  children: ReactNode;
+  widest?: string;
+  /** Something is at stake: what it says is read out at once. */
+  alert?: boolean;
+}) {
   return (
     <Behind isOpen isDismissable onOpenChange={(open) => !open && props.onClose()}>
       <Leaf style={{ ['--widest' as string]: props.widest ?? '560px' }}>
-        <AriaDialog aria-label={props.title}>
+        <AriaDialog aria-label={props.title} role={props.alert ? 'alertdialog' : 'dialog'}>
           <Heading>{props.title}</Heading>
           {props.children}
         </AriaDialog>

@@ -2,12 +2,12 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import styled from 'styled-components';
-import { api, read, basedOn, create, type Schemas } from '../../api/client';
+import { api, read, basedOn, type Schemas } from '../../api/client';
 import { queries } from '../../api/queries';
 import { useWho } from '../../bench/who';
 import { usePreferences } from '../../preferences/preferences';
 import { useBench } from '../../bench/workbench';
-import { Actions, AskName, AskSure, Button, Muted, Pick, Row, Sheet as Leaf, TextEntry } from '../../kit/kit';
+import { Actions, AskSure, Muted, Pick, Row, Sheet as Leaf, TextEntry } from '../../kit/kit';
 import { Station } from '../Station';
 import { Gauges } from './Gauges';
 import { when } from './StepCard';
@@ -15,6 +15,7 @@ import { useLive } from './useLive';
 import { useSheet } from './useSheet';
 import { word } from '../../words/words';
 import { Worked } from './Worked';
+import { Begin } from './Begin';
 
 type Summary = Schemas['BuildSummary'];
 
@@ -80,51 +81,6 @@ function NothingYet() {
       The run sheet is made from the design that is chosen above: what comes off, mounting, takeoff, lines, filling,
       leak checks, and what goes back on. It stays as it was made, whatever becomes of the design.
     </Muted>
-  );
-}
-
-function Begin({ onBegun }: { onBegun: (id: string) => void }) {
-  const { view, car, duty, design } = useBench();
-  const client = useQueryClient();
-  const [asked, setAsked] = useState(false);
-  const [said, setSaid] = useState<string>();
-  const begin = async (name: string) => {
-    try {
-      const begun = await create((header) =>
-        api.POST('/api/cars/{carId}/builds', {
-          params: { path: { carId: view.id }, header },
-          body: { name, car, duty, design },
-        }),
-      );
-      client.setQueryData(queries.build(begun.id).queryKey, begun);
-      await client.cancelQueries(queries.builds(view.id));
-      await client.invalidateQueries(queries.builds(view.id));
-      onBegun(begun.id);
-    } catch (e) {
-      setSaid((e as Error).message);
-    }
-  };
-  return (
-    <>
-      <Button style={{ minHeight: 56 }} onPress={() => setAsked(true)} isDisabled={!design.cooler}>
-        Begin a build of “{design.name}”
-      </Button>
-      {!design.cooler && <Muted>This design has no cooler: there is nothing to build.</Muted>}
-      {design.cooler && !design.plumbing && (
-        <Muted>Its hoses are not planned yet: the sheet will ask for them to be measured at the car.</Muted>
-      )}
-      {said && <p role="alert">▲ {said}</p>}
-      {asked && (
-        <AskName
-          title="Begin a build"
-          label="Name of the build"
-          value={design.name}
-          action="Begin"
-          onClose={() => setAsked(false)}
-          onName={(name) => void begin(name)}
-        />
-      )}
-    </>
   );
 }
 

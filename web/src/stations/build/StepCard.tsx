@@ -1,12 +1,12 @@
 import { useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { usePreferences } from '../../preferences/preferences';
-import { FileChoice } from '../../kit/FileChoice';
-import { Button, Muted, Row, TextEntry } from '../../kit/kit';
+import { Button, Muted } from '../../kit/kit';
 import { quantityOf } from '../../words/words';
 import { SOURCE } from './measures';
 import { ReadingField } from './ReadingField';
 import type { Entry, Sheet, SheetStep, StepState } from './useSheet';
+import { Notes, Timer } from './StepNotes';
 
 const Card = styled.li`
   display: grid;
@@ -207,92 +207,4 @@ export function isDone(state: StepState | undefined, waiting: readonly Entry[]):
 
 export function when(at: string): string {
   return new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
-}
-
-function Timer(props: { seconds: number; started: string | undefined; onStart: () => void; mayStart: boolean }) {
-  const { seconds, started, onStart, mayStart } = props;
-  const [now, setNow] = useState(() => Date.now());
-  useEffect(() => {
-    if (started === undefined) {
-      return;
-    }
-    const tick = setInterval(() => setNow(Date.now()), 250);
-    return () => clearInterval(tick);
-  }, [started]);
-  const left = started === undefined ? seconds : seconds - Math.max(0, now - Date.parse(started)) / 1000;
-  const s = Math.ceil(Math.max(0, left));
-  const clock = `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}`;
-  return (
-    <Row>
-      <span role="timer" style={{ fontSize: 26, fontWeight: 650, fontVariantNumeric: 'tabular-nums', minWidth: 90 }}>
-        {clock}
-      </span>
-      <Button onPress={onStart} isDisabled={!mayStart} style={{ minHeight: 52 }}>
-        {started === undefined ? 'Start the timer' : 'Start it again'}
-      </Button>
-      <strong aria-live="assertive">{started !== undefined && left <= 0 ? 'Time is up' : ''}</strong>
-    </Row>
-  );
-}
-
-function Notes(props: {
-  buildId: string;
-  step: SheetStep;
-  state: StepState;
-  sheet: Sheet;
-  mayWrite: boolean;
-  waiting: readonly Entry[];
-}) {
-  const { buildId, step, state, sheet, mayWrite, waiting } = props;
-  const [writing, setWriting] = useState(false);
-  const notes = [...state.notes, ...waiting.filter((w) => w.kind === 'NOTE')];
-  return (
-    <>
-      {notes.map((n) =>
-        n.kind === 'PICTURE' ? (
-          <img
-            key={n.id}
-            src={`/api/builds/${buildId}/pictures/${n.text}`}
-            alt={`Taken by ${n.who}, ${when(n.at)}, at: ${step.what}`}
-          />
-        ) : (
-          <p key={n.id}>
-            <Muted>
-              {n.who}, {when(n.at)}:
-            </Muted>{' '}
-            {n.text}
-          </p>
-        ),
-      )}
-      {waiting.some((w) => w.kind === 'PICTURE') && <Muted>A picture waits to be sent.</Muted>}
-      {mayWrite && writing && (
-        <TextEntry
-          label="Note"
-          value=""
-          longest={2000}
-          autoFocus
-          needed={false}
-          onChange={(text) => {
-            setWriting(false);
-            if (text.trim() !== '') {
-              sheet.write({ kind: 'NOTE', on: step.id, text: text.trim() });
-            }
-          }}
-        />
-      )}
-      {mayWrite && (
-        <Row>
-          {!writing && <Button onPress={() => setWriting(true)}>Write a note</Button>}
-          <FileChoice
-            label={`Picture for: ${step.what}`}
-            action="Add a picture"
-            accept="image/jpeg,image/png,image/webp"
-            onFile={(picked) =>
-              void sheet.addPicture(picked).then((text) => sheet.write({ kind: 'PICTURE', on: step.id, text }))
-            }
-          />
-        </Row>
-      )}
-    </>
-  );
 }

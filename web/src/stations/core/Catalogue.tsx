@@ -1,61 +1,21 @@
-import { quantities, toUnit } from '../../units/units';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, read, basedOn, send, ApiError, type CoolerDocument, type Schemas } from '../../api/client';
-import { range } from '../../api/descriptions';
+import { api, read, basedOn, send, ApiError, type Schemas } from '../../api/client';
 import { queries } from '../../api/queries';
 import { usePreferences } from '../../preferences/preferences';
-import { useBench } from '../../bench/workbench';
 import { FileChoice } from '../../kit/FileChoice';
-import { DocumentNumber } from '../../kit/fields';
-import { Button, Muted, Pick, QuantityField, Row, Sheet, TextEntry } from '../../kit/kit';
-import { Fields, FigureTable } from '../../kit/layout';
+import { Button, Muted, Pick, Row, Sheet } from '../../kit/kit';
+import { FigureTable } from '../../kit/layout';
 import { useCooler } from './coolerFields';
 import { useMoney } from '../../bench/useMoney';
-import { usePresets } from '../../bench/presets';
+import { OwnEntry } from './OwnEntry';
+import { isCore, useCatalogue } from './PriceOfCore';
+import { Part } from './part';
 
-type Part = Schemas['CorePartDocument'];
 type Entry = Schemas['Entry'];
-
-export function useCatalogue() {
-  return useQuery(queries.cores());
-}
-
-/** Whether a part is the core that a design has. */
-function isCore(part: Part, c: CoolerDocument): boolean {
-  return (
-    part.construction === c.construction &&
-    part.rows === c.rows &&
-    part.widthMm === c.widthMm &&
-    part.depthMm === c.depthMm &&
-    part.passes === c.passes
-  );
-}
 
 const words = (part: Part, show: (mm: number, quantity: 'length') => string) =>
   `${part.rows} × ${show(part.widthMm, 'length')}, ${part.maker} ${part.number}`;
-
-/** What the present core costs: the cheapest part that is this core, and its price per kilowatt. */
-export function PriceOfCore() {
-  const money = useMoney();
-  const { cooler } = useCooler();
-  const { outcome } = useBench();
-  const { units } = usePreferences();
-  const heat = quantities.heat[units.heat];
-  const catalogue = useCatalogue();
-  const found = (catalogue.data ?? [])
-    .filter((e) => cooler && isCore(e.part, cooler))
-    .sort((a, b) => a.part.price - b.part.price)[0];
-  if (!found || !outcome?.core) {
-    return <Muted>Not a part of the catalogue: no price.</Muted>;
-  }
-  return (
-    <Muted>
-      {found.part.maker} {found.part.number}: {money(found.part.price)}, or{' '}
-      {money(found.part.price / Math.max(toUnit(outcome.core.heatKw, heat), 0.1))} per {heat.symbol}.
-    </Muted>
-  );
-}
 
 /** Cores to buy: the shipped ones, own entries, and a price list. */
 export function Catalogue({ onClose }: { onClose: () => void }) {
@@ -234,112 +194,3 @@ export function Catalogue({ onClose }: { onClose: () => void }) {
     </Sheet>
   );
 }
-
-function OwnEntry({ onDone }: { onDone: (part: Part) => Promise<void> }) {
-  const { details } = usePresets();
-  const { cooler } = useCooler();
-  const [part, setPart] = useState<Part>({
-    maker: 'Own entry',
-    number: 'Core 1',
-    construction: cooler?.construction ?? 'STACKED_PLATE',
-    rows: cooler?.rows ?? 13,
-    widthMm: cooler?.widthMm ?? 280,
-    depthMm: cooler?.depthMm ?? 50,
-    passes: cooler?.passes ?? 1,
-    price: 100,
-  });
-  const [outside, setOutside] = useState(part.widthMm + 40);
-  const put = (change: Partial<Part>) => setPart((p) => ({ ...p, ...change }));
-  const typical = details.find((d) => d.construction === part.construction)?.detail;
-  return (
-    <section aria-label="Own entry">
-      <Fields style={{ gridTemplateColumns: 'repeat(auto-fill, minmax(150px, 1fr))' }}>
-        <TextEntry label="Maker" longest={60} value={part.maker} onChange={(maker) => put({ maker })} />
-        <TextEntry label="Number" longest={60} value={part.number} onChange={(number) => put({ number })} />
-        <Pick
-          label="Made as"
-          value={part.construction}
-          options={CONSTRUCTIONS}
-          onChange={(construction) => put({ construction })}
-        />
-        <DocumentNumber
-          label="Part rows"
-          schema="CorePartDocument"
-          field="rows"
-          value={part.rows}
-          step={1}
-          onChange={(rows) => put({ rows: Math.round(rows) })}
-        />
-        <DocumentNumber
-          label="Part finned width"
-          schema="CorePartDocument"
-          field="widthMm"
-          quantity="length"
-          value={part.widthMm}
-          step={10}
-          onChange={(widthMm) => put({ widthMm })}
-        />
-        <QuantityField
-          label="Outside width"
-          quantity="length"
-          value={Math.max(outside, part.widthMm)}
-          step={5}
-          min={part.widthMm}
-          max={part.widthMm + 2 * range('DetailDocument', 'tankMm').max}
-          onChange={setOutside}
-        />
-        <DocumentNumber
-          label="Part depth"
-          schema="CorePartDocument"
-          field="depthMm"
-          quantity="length"
-          value={part.depthMm}
-          step={5}
-          onChange={(depthMm) => put({ depthMm })}
-        />
-        <DocumentNumber
-          label="Part passes"
-          schema="CorePartDocument"
-          field="passes"
-          value={part.passes}
-          step={1}
-          onChange={(passes) => put({ passes: Math.round(passes) })}
-        />
-        <TextEntry
-          label="Port thread"
-          longest={40}
-          needed={false}
-          value={part.portThread ?? ''}
-          onChange={(portThread) => put({ portThread: portThread || undefined })}
-        />
-        <DocumentNumber
-          label="Price"
-          schema="CorePartDocument"
-          field="price"
-          value={part.price}
-          step={5}
-          onChange={(price) => put({ price })}
-        />
-      </Fields>
-      <Row style={{ marginTop: 10 }}>
-        <Button
-          onPress={() =>
-            void onDone(
-              typical && Math.abs(outside - part.widthMm - 40) >= 0.5
-                ? { ...part, detail: { ...typical, tankMm: (outside - part.widthMm) / 2 } }
-                : part,
-            )
-          }
-        >
-          Add it to the catalogue
-        </Button>
-      </Row>
-    </section>
-  );
-}
-
-export const CONSTRUCTIONS = [
-  { id: 'STACKED_PLATE', name: 'Stacked plate' },
-  { id: 'BAR_AND_PLATE', name: 'Bar and plate' },
-  { id: 'TUBE_AND_FIN', name: 'Tube and fin' },
-] as const;

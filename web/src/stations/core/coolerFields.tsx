@@ -132,3 +132,33 @@ export function ThermostatFields() {
     </Fields>
   );
 }
+
+/** How much of the air goes through the core instead of round it, and how much of its face gets any. */
+export function SealingAndShade() {
+  const { cooler, set } = useCooler();
+  if (!cooler) {
+    return null;
+  }
+  return (
+    <>
+      <DocumentNumber
+        label="Sealing"
+        schema="CoolerDocument"
+        field="sealingPercent"
+        suffix="%"
+        value={cooler.sealingPercent}
+        step={5}
+        onChange={(sealingPercent) => set({ sealingPercent })}
+      />
+      <DocumentNumber
+        label="Shaded face"
+        schema="CoolerDocument"
+        field="shadedPercent"
+        suffix="%"
+        value={cooler.shadedPercent}
+        step={5}
+        onChange={(shadedPercent) => set({ shadedPercent })}
+      />
+    </>
+  );
+}

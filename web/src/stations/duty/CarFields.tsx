@@ -1,5 +1,7 @@
-import { BodyFields, CoolantFields, LimitFields, LossFields } from './BodyFields';
-import { EngineFields, OilFields, PumpFields } from './EngineFields';
+import { BodyFields, LimitFields } from './BodyFields';
+import { CoolantFields, LossFields } from './CoolantFields';
+import { EngineFields } from './EngineFields';
+import { OilFields, PumpFields } from './OilFields';
 
 /** Everything about the car itself. */
 export function CarFields() {

@@ -6,7 +6,8 @@ import { FigureTable } from '../../kit/layout';
 import { DemandPicture } from '../../pictures/DemandPicture';
 import { Station } from '../Station';
 import { CarFields } from './CarFields';
-import { DriveEditor, DriveFields } from './Drive';
+import { DriveFields } from './Drive';
+import { DriveEditor } from './DriveEditor';
 import { DutyPick } from './DutyPick';
 import { Logs } from './Logs';
 

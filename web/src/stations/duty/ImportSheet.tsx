@@ -5,52 +5,12 @@ import { api, read, watch, type Schemas, type JobView } from '../../api/client';
 import { queries } from '../../api/queries';
 import { useBench } from '../../bench/workbench';
 import { DocumentNumber } from '../../kit/fields';
-import { Button, Heading, Muted, Pick, Progress, QuantityField, Row, Sheet, TextEntry, Toggle } from '../../kit/kit';
+import { Button, Heading, Pick, Progress, QuantityField, Row, Sheet, TextEntry, Toggle } from '../../kit/kit';
 import { Fields, FigureTable } from '../../kit/layout';
-import { CHANNELS, Channel, SENSORS } from './channels';
-
-type Format = Schemas['LogFormat'];
-
-/** Units in which each channel may be written, the one that it is kept in first. */
-const UNITS: Record<Channel, readonly NonNullable<Format['columns'][number]['unit']>[]> = {
-  TIME: ['S', 'MS', 'MIN'],
-  SPEED: ['KMH', 'MPH', 'MPS', 'KNOT'],
-  RPM: ['RPM'],
-  POWER: ['KW', 'HP'],
-  OIL: ['C', 'F', 'K'],
-  OIL_RETURN: ['C', 'F', 'K'],
-  COOLANT: ['C', 'F', 'K'],
-  INTAKE: ['C', 'F', 'K'],
-  AMBIENT: ['C', 'F', 'K'],
-  PRESSURE: ['BAR', 'PSI', 'KPA'],
-  LAP: ['NONE'],
-  LATITUDE: ['DEGREE'],
-  LONGITUDE: ['DEGREE'],
-  ELEVATION: ['M', 'FT'],
-};
-
-const UNIT_SIGNS: Record<string, string> = {
-  S: 's',
-  MS: 'ms',
-  MIN: 'min',
-  KMH: 'km/h',
-  MPH: 'mph',
-  MPS: 'm/s',
-  KNOT: 'kn',
-  RPM: 'rpm',
-  KW: 'kW',
-  HP: 'hp',
-  C: '°C',
-  F: '°F',
-  K: 'K',
-  BAR: 'bar',
-  PSI: 'psi',
-  KPA: 'kPa',
-  M: 'm',
-  FT: 'ft',
-  DEGREE: '°',
-  NONE: '–',
-};
+import { CHANNELS, SENSORS } from './channels';
+import { ColumnRow } from './ColumnRow';
+import { Spoiled } from './Spoiled';
+import { Format } from './format';
 
 const Columns = styled.div`
   display: grid;
@@ -291,81 +251,5 @@ export function ImportSheet({ upload, onClose }: { upload: Schemas['UploadView']
         </Row>
       )}
     </Sheet>
-  );
-}
-
-function ColumnRow({
-  column,
-  onChange,
-}: {
-  column: Format['columns'][number];
-  onChange: (column: Format['columns'][number]) => void;
-}) {
-  const units = column.channel ? UNITS[column.channel] : [];
-  return (
-    <>
-      <span>{column.name || '(no name)'}</span>
-      <Pick
-        label={`Column ${column.name} holds`}
-        hideLabel
-        value={column.channel ?? 'none'}
-        options={[
-          { id: 'none', name: 'not read' },
-          ...Object.entries(CHANNELS).map(([id, name]) => ({ id: id as Channel, name })),
-        ]}
-        onChange={(channel) =>
-          onChange(
-            channel === 'none'
-              ? { name: column.name }
-              : { name: column.name, channel: channel as Channel, unit: UNITS[channel as Channel][0] },
-          )
-        }
-      />
-      {column.channel && units.length > 1 ? (
-        <Pick
-          label={`Unit of column ${column.name}`}
-          hideLabel
-          value={column.unit ?? units[0] ?? 'NONE'}
-          options={units.map((u) => ({ id: u, name: UNIT_SIGNS[u] ?? u }))}
-          onChange={(unit) => onChange({ ...column, unit })}
-        />
-      ) : (
-        <Muted>{column.unit ? UNIT_SIGNS[column.unit] : ''}</Muted>
-      )}
-    </>
-  );
-}
-
-function Spoiled({ report }: { report: Schemas['LogReport'] }) {
-  return (
-    <>
-      {report.spoiled > 0 && (
-        <details>
-          <summary>
-            ▲ {report.spoiled.toLocaleString('en')} {report.spoiled === 1 ? 'row is' : 'rows are'} left out
-          </summary>
-          <ul style={{ margin: '6px 0 0', paddingLeft: 20 }}>
-            {report.samples.slice(0, 20).map((s) => (
-              <li key={s.line}>
-                Line {s.line}: {s.reason}
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
-      {report.outOfRange.map((o) => (
-        <p key={o.channel} style={{ margin: 0 }}>
-          ▲ {o.readings.toLocaleString('en')} {o.readings === 1 ? 'reading' : 'readings'} of{' '}
-          {CHANNELS[o.channel].toLowerCase()} left out: no car shows such a figure. Check the sensor or its unit.
-        </p>
-      ))}
-      {report.clockJumps > 0 && (
-        <p style={{ margin: 0 }}>
-          ▲ The logger&apos;s clock was set{' '}
-          {report.clockJumps === 1 ? 'once' : `${report.clockJumps.toLocaleString('en')} times`} while it ran. The times
-          go on from where they were.
-        </p>
-      )}
-    </>
   );
 }

@@ -1,13 +1,12 @@
-import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { useBench } from '../../bench/workbench';
 import { DocumentNumber } from '../../kit/fields';
-import { Button, Muted, Pick, Row, TextEntry, Toggle } from '../../kit/kit';
+import { Button, Pick, Row, TextEntry, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
-import { usePresets } from '../../bench/presets';
 import type { Nose } from '../../pictures/NosePicture';
 
 type Part = Schemas['NosePartDocument'];
+
 type Opening = Schemas['OpeningDocument'];
 
 const KINDS: readonly { readonly id: Part['kind']; readonly name: string }[] = [
@@ -19,31 +18,6 @@ const KINDS: readonly { readonly id: Part['kind']; readonly name: string }[] = [
   { id: 'INTERCOOLER', name: 'Intercooler' },
   { id: 'OTHER', name: 'Something else, solid' },
 ];
-
-/** Starts the drawing of a nose that has not been measured. */
-export function NoseStart() {
-  const { starts } = usePresets();
-  const { car, changeCar } = useBench();
-  const [layout, setLayout] = useState('hatch');
-  return (
-    <>
-      <Muted>
-        The nose of this car is not measured yet. Start from the body that is nearest, then put in what your tape says.
-      </Muted>
-      <Pick label="Body" value={layout} options={starts.noses} onChange={setLayout} />
-      <Button
-        onPress={() => {
-          const from = starts.noses.find((l) => l.id === layout);
-          if (from) {
-            changeCar({ ...car, nose: from.nose });
-          }
-        }}
-      >
-        Draw the nose
-      </Button>
-    </>
-  );
-}
 
 export interface Marked {
   readonly list: 'openings' | 'parts';

@@ -5,18 +5,20 @@ import { queries } from '../../api/queries';
 import { Findings } from '../Findings';
 import { usePreferences } from '../../preferences/preferences';
 import { Held, useBench } from '../../bench/workbench';
-import { DocumentNumber } from '../../kit/fields';
+
 import { Button, Fold, Heading, Muted, Row, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
 import { NosePicture, type Position } from '../../pictures/NosePicture';
 import { PressureBar } from '../../pictures/PressureBar';
 import { FanFields, useCooler } from '../core/coolerFields';
 import { Station } from '../Station';
-import { NoseEditor, NoseStart, type Marked } from './NoseEditor';
+import { NoseStart } from './NoseStart';
+import { NoseEditor, type Marked } from './NoseEditor';
 import { snapLines, snapped } from './snap';
 import { AirBySpeed, FitFigures, PlacesCompared, TemplateFiles } from './PlacePanels';
+import { AirflowAssumptions } from './AirflowAssumptions';
+import { PlacementFields } from './PlacementFields';
 import { Mounts, Placement } from './Mounts';
-import { usePresets } from '../../bench/presets';
 
 const GRID_MM = 5;
 
@@ -90,7 +92,6 @@ function usePlacement() {
 }
 
 function Placed() {
-  const { starts } = usePresets();
   const { car, outcome, drag } = useBench();
   const { cooler, set } = useCooler();
   const { show } = usePreferences();
@@ -134,45 +135,7 @@ function Placed() {
           {nose && !placement && <Button onPress={start}>Put the core into the nose</Button>}
           {nose && placement && (
             <>
-              <Fields>
-                {(
-                  [
-                    ['Across', 'xMm'],
-                    ['Up', 'yMm'],
-                    ['Depth behind bumper skin', 'zMm'],
-                  ] as const
-                ).map(([label, field]) => (
-                  <DocumentNumber
-                    key={field}
-                    label={label}
-                    schema="PlacementDocument"
-                    field={field}
-                    quantity="length"
-                    value={placement[field]}
-                    step={5}
-                    onChange={(v) => move({ ...placement, [field]: v })}
-                  />
-                ))}
-                <DocumentNumber
-                  label="Tilt"
-                  schema="PlacementDocument"
-                  field="tiltDeg"
-                  suffix="°"
-                  value={placement.tiltDeg}
-                  step={1}
-                  onChange={(tiltDeg) => move({ ...placement, tiltDeg })}
-                />
-                <Toggle
-                  label="Shroud"
-                  value={placement.shroud}
-                  onChange={(shroud) => move({ ...placement, shroud, foam: shroud && placement.foam })}
-                />
-                <Toggle
-                  label="Foam seals"
-                  value={placement.foam}
-                  onChange={(foam) => move({ ...placement, foam, shroud: foam || placement.shroud })}
-                />
-              </Fields>
+              <PlacementFields placement={placement} move={move} />
               {differs && (
                 <Row>
                   <Muted>Set by hand: not what the drawing says.</Muted>
@@ -193,82 +156,7 @@ function Placed() {
           </Fields>
           <FanFields />
           <div>
-            <Fold
-              name="Airflow assumptions"
-              short={`${cooler.sealingPercent.toFixed(0)} % sealed, ${cooler.shadedPercent.toFixed(0)} % shaded`}
-              open={!nose}
-            >
-              <Fields>
-                <DocumentNumber
-                  label="Sealing"
-                  schema="CoolerDocument"
-                  field="sealingPercent"
-                  suffix="%"
-                  value={cooler.sealingPercent}
-                  step={5}
-                  onChange={(sealingPercent) => set({ sealingPercent })}
-                />
-                <DocumentNumber
-                  label="Shaded face"
-                  schema="CoolerDocument"
-                  field="shadedPercent"
-                  suffix="%"
-                  value={cooler.shadedPercent}
-                  step={5}
-                  onChange={(shadedPercent) => set({ shadedPercent })}
-                />
-                <DocumentNumber
-                  label="Opening"
-                  schema="CoolerDocument"
-                  field="openingCm2"
-                  quantity="area"
-                  value={cooler.openingCm2}
-                  step={10}
-                  onChange={(openingCm2) => set({ openingCm2 })}
-                />
-                <DocumentNumber
-                  label="Duct loss"
-                  schema="CoolerDocument"
-                  field="ductHeads"
-                  suffix="heads"
-                  value={cooler.ductHeads ?? 0}
-                  step={0.1}
-                  onChange={(ductHeads) => set({ ductHeads })}
-                />
-                <Toggle
-                  label="Measured pressure"
-                  value={cooler.measured !== undefined}
-                  onChange={(on) => set({ measured: on ? starts.measuredPressure : undefined })}
-                />
-                <Toggle
-                  label="Intake behind it"
-                  value={cooler.intakeBehind === true}
-                  onChange={(on) => set({ intakeBehind: on ? true : undefined })}
-                />
-                {cooler.measured && (
-                  <>
-                    <DocumentNumber
-                      label="Across the core"
-                      schema="PressureDocument"
-                      field="pa"
-                      suffix="Pa"
-                      value={cooler.measured.pa}
-                      step={10}
-                      onChange={(pa) => cooler.measured && set({ measured: { ...cooler.measured, pa } })}
-                    />
-                    <DocumentNumber
-                      label="at"
-                      schema="PressureDocument"
-                      field="speedKmh"
-                      quantity="speed"
-                      value={cooler.measured.speedKmh}
-                      step={5}
-                      onChange={(speedKmh) => cooler.measured && set({ measured: { ...cooler.measured, speedKmh } })}
-                    />
-                  </>
-                )}
-              </Fields>
-            </Fold>
+            <AirflowAssumptions open={!nose} />
             {nose && (
               <Fold
                 name="Front-end measurements"

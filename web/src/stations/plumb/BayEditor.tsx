@@ -2,12 +2,9 @@ import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { useBench } from '../../bench/workbench';
 import { DocumentNumbers } from '../../kit/fields';
-import { Button, Muted, Pick, Row, TextEntry, Toggle } from '../../kit/kit';
+import { Button, Pick, Row, TextEntry } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
-import { usePresets } from '../../bench/presets';
-
-type Bay = Schemas['BayDocument'];
-type Stand = Schemas['StandDocument'];
+import { Bay } from './bay';
 
 const KINDS: readonly { readonly id: Schemas['BoxDocument']['kind']; readonly name: string }[] = [
   { id: 'SOLID', name: 'Solid: block, gearbox' },
@@ -18,31 +15,6 @@ const KINDS: readonly { readonly id: Schemas['BoxDocument']['kind']; readonly na
   { id: 'PANEL', name: 'Panel, may have holes' },
   { id: 'SOFT', name: 'Soft: air box, tanks' },
 ];
-
-/** Starts the drawing of a bay that has not been measured. */
-export function BayStart() {
-  const { starts } = usePresets();
-  const { car, changeCar } = useBench();
-  const [from, setFrom] = useState('across');
-  return (
-    <>
-      <Muted>
-        The engine bay is not measured yet. Start from the one that is nearest, then put in what your tape says.
-      </Muted>
-      <Pick label="Engine bay" value={from} options={starts.bays} onChange={setFrom} />
-      <Button
-        onPress={() => {
-          const start = starts.bays.find((b) => b.id === from);
-          if (start) {
-            changeCar({ ...car, bay: start.bay });
-          }
-        }}
-      >
-        Draw the bay
-      </Button>
-    </>
-  );
-}
 
 /** The bay's sides, boxes and holes by tape. */
 export function BayEditor({ bay, onMark }: { bay: Bay; onMark: (name: string | undefined) => void }) {
@@ -204,59 +176,5 @@ export function BayEditor({ bay, onMark }: { bay: Bay; onMark: (name: string | u
         )}
       </Row>
     </>
-  );
-}
-
-/** Where the filter sits, by tape and calliper. */
-export function StandEditor({ bay }: { bay: Bay }) {
-  const { car, changeCar } = useBench();
-  const { stand } = bay;
-  const set = (change: Partial<Stand>) => changeCar({ ...car, bay: { ...bay, stand: { ...stand, ...change } } });
-  return (
-    <Fields>
-      <TextEntry label="Thread of the stud" longest={20} value={stand.thread} onChange={(thread) => set({ thread })} />
-      <Pick
-        label="Filter points"
-        value={stand.points}
-        options={[
-          { id: 'DOWN', name: 'down' },
-          { id: 'UP', name: 'up' },
-          { id: 'FORWARD', name: 'to the front' },
-          { id: 'REARWARD', name: 'to the rear' },
-          { id: 'LEFT', name: 'to the left' },
-          { id: 'RIGHT', name: 'to the right' },
-        ]}
-        onChange={(points) => set({ points })}
-      />
-      <DocumentNumbers
-        schema="StandDocument"
-        value={stand}
-        fields={[
-          ['Face, inner', 'faceInnerMm', { step: 1 }],
-          ['Face, outer', 'faceOuterMm', { step: 1 }],
-          ['Thread that stands out', 'studMm', { step: 1 }],
-          ['Room from the face', 'roomMm'],
-          ['Face across', 'xMm'],
-          ['Face up', 'yMm'],
-          ['Face back', 'zMm'],
-          ['Exchanger on the stud', 'exchangerMm', { step: 1 }],
-          ['Filter gasket', 'gasketMm', { step: 1 }],
-          ['Filter length', 'filterLengthMm', { step: 1 }],
-          ['Filter diameter', 'filterDiameterMm', { step: 1 }],
-        ]}
-        onChange={set}
-      />
-      <Toggle
-        label="Filter holds its oil"
-        value={stand.antiDrainBack}
-        onChange={(antiDrainBack) => set({ antiDrainBack })}
-      />
-      <Toggle label="By-pass in filter" value={stand.bypass} onChange={(bypass) => set({ bypass })} />
-      <Toggle
-        label="By-pass in engine"
-        value={stand.bypassInEngine}
-        onChange={(bypassInEngine) => set({ bypassInEngine })}
-      />
-    </Fields>
   );
 }

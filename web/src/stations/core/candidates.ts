@@ -1,0 +1,17 @@
+import { type Schemas } from '../../api/client';
+
+export type Candidate = Schemas['CandidateDocument'];
+
+export function sameDesign(a: Candidate, b: Candidate | undefined): boolean {
+  return b !== undefined && a.number === b.number && a.peakC === b.peakC && a.loopLossBar === b.loopLossBar;
+}
+
+export const MOST = 14;
+
+/** The marked ones first, then the front from cheap to dear, thinned to what a person reads. */
+export function trade(found: Schemas['SearchAnswer']): Candidate[] {
+  const marked = [found.smallestThatHolds, found.largestThatFits].filter((c) => c !== undefined);
+  const front = [...found.front].sort((a, b) => (a.price ?? 0) - (b.price ?? 0));
+  const every = Math.max(1, Math.ceil(front.length / MOST));
+  return [...marked, ...front.filter((c, i) => i % every === 0 && !marked.some((m) => sameDesign(c, m)))];
+}

@@ -1,0 +1,5 @@
+import type { Schemas } from '../../api/client';
+
+export type Bay = Schemas['BayDocument'];
+
+export type Stand = Schemas['StandDocument'];
