@@ -3,7 +3,13 @@ import { defineConfig } from 'vite';
 
 export default defineConfig({
   plugins: [react()],
-  build: { outDir: 'dist', emptyOutDir: true, chunkSizeWarningLimit: 900 },
+  build: {
+    outDir: 'dist',
+    emptyOutDir: true,
+    chunkSizeWarningLimit: 900,
+    // The licences of everything that is in the bundle, made by each build.
+    license: { fileName: 'licences.md' },
+  },
   // The host's name stays as the browser sent it: the server takes changes from its own pages alone.
   server: { fs: { allow: ['..'] }, proxy: { '/api': { target: 'http://127.0.0.1:8321', changeOrigin: false } } },
 });

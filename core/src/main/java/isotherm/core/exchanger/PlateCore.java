@@ -91,11 +91,7 @@ abstract sealed class PlateCore extends CoreGeometry permits StackedPlateCore, B
     final double finMetal() {
         CoreDetail d = core().detail();
         double perFin = Math.hypot(core().finHeight(), d.finPitch()) / d.finPitch();
-        return (core().rows() + 1)
-                * perFin
-                * d.finThickness()
-                * core().depth()
-                * core().width();
+        return (core().rows() + 1) * perFin * d.finThickness() * core().depth() * core().width();
     }
 
     @Override
