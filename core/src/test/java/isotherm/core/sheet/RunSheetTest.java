@@ -38,11 +38,11 @@ class RunSheetTest {
     private static final Car CAR = DemoCars.car();
     private static final Design DESIGN = DemoCars.design(13, Place.GRILLE_AHEAD);
 
-    private static RunSheet sheet(Design design, Optional<Placement> placement, Optional<Plumbing> plumbing) {
+    static RunSheet sheet(Design design, Optional<Placement> placement, Optional<Plumbing> plumbing) {
         return RunSheet.of(new Job(CAR, design, placement, plumbing, false, Job.LEAST_CRANK));
     }
 
-    private static RunSheet plumbed(Ports ports, HoseType.Family family, List<Accessory> accessories) {
+    static RunSheet plumbed(Ports ports, HoseType.Family family, List<Accessory> accessories) {
         Core core = Plumbings.core(ports, 1);
         return sheet(
                 DESIGN.withCore(core),
@@ -50,11 +50,11 @@ class RunSheetTest {
                 Optional.of(Plumbings.plan(core, Plumbings.choice(family, accessories))));
     }
 
-    private static List<String> ids(RunSheet sheet) {
+    static List<String> ids(RunSheet sheet) {
         return sheet.steps().stream().map(Step::id).toList();
     }
 
-    private static Step step(RunSheet sheet, String id) {
+    static Step step(RunSheet sheet, String id) {
         return sheet.steps().stream().filter(s -> s.id().equals(id)).findFirst().orElseThrow();
     }
 
