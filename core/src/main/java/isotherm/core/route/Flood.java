@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalInt;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A flood fill of a grid in which one box may be passed as if it were not there: it says in O(points), far sooner than a search,
@@ -14,7 +15,7 @@ final class Flood {
     private final RouteGrid grid;
     private final Surroundings space;
     /** The one box in each cell; null until it is asked for. */
-    private int[] only;
+    private int @Nullable [] only;
 
     /** Cells of which one of each has to be reached, in order, from one of the stage before. */
     private final List<int[]> stages = new ArrayList<>();
@@ -39,14 +40,11 @@ final class Flood {
      * @return steps from the first end by way of each way-point to the last end; empty when there is no way
      */
     OptionalInt steps(int box) {
-        if (only == null) {
-            only = new int[grid.size()];
-            Arrays.setAll(only, cell -> space.onlyBreaker(grid.point(cell)));
-        }
+        int[] boxes = boxes();
         int sum = 0;
         int[] from = stages.get(0);
         for (int[] to : stages.subList(1, stages.size())) {
-            int steps = steps(box, from, to);
+            int steps = steps(boxes, box, from, to);
             if (steps < 0) {
                 return OptionalInt.empty();
             }
@@ -56,13 +54,23 @@ final class Flood {
         return OptionalInt.of(sum);
     }
 
-    private int steps(int box, int[] from, int[] to) {
-        int[] steps = new int[only.length];
+    private int[] boxes() {
+        int[] known = only;
+        if (known == null) {
+            known = new int[grid.size()];
+            Arrays.setAll(known, cell -> space.onlyBreaker(grid.point(cell)));
+            only = known;
+        }
+        return known;
+    }
+
+    private int steps(int[] boxes, int box, int[] from, int[] to) {
+        int[] steps = new int[boxes.length];
         Arrays.fill(steps, -1);
-        int[] queue = new int[only.length];
+        int[] queue = new int[boxes.length];
         int end = 0;
         for (int cell : from) {
-            if (steps[cell] < 0 && passable(cell, box)) {
+            if (steps[cell] < 0 && passable(boxes[cell], box)) {
                 steps[cell] = 0;
                 queue[end++] = cell;
             }
@@ -81,21 +89,21 @@ final class Flood {
                 z + 1 < sizes[2] ? cell + 1 : -1
             };
             for (int n : next) {
-                if (n >= 0 && steps[n] < 0 && passable(n, box)) {
+                if (n >= 0 && steps[n] < 0 && passable(boxes[n], box)) {
                     steps[n] = steps[cell] + 1;
                     queue[end++] = n;
                 }
             }
         }
         return Arrays.stream(to)
-                .filter(cell -> passable(cell, box))
+                .filter(cell -> passable(boxes[cell], box))
                 .map(cell -> steps[cell])
                 .filter(n -> n >= 0)
                 .min()
                 .orElse(-1);
     }
 
-    private boolean passable(int cell, int box) {
-        return only[cell] == Surroundings.NOTHING || only[cell] == box;
+    private static boolean passable(int there, int box) {
+        return there == Surroundings.NOTHING || there == box;
     }
 }

@@ -15,6 +15,7 @@ import java.util.PriorityQueue;
 import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A* (Hart, Nilsson and Raphael 1968) on the grid, whose states carry a direction and the straight length since the last bend, so
@@ -124,7 +125,7 @@ final class GridSearch {
                 return Optional.empty();
             }
             if (start < 0) {
-                start = exits.get(reached.first());
+                start = exits.getOrDefault(reached.first(), -1);
             }
             corners.addAll(corners(reached, corners.isEmpty() ? request.starts().get(start) : null));
             GridState again = new GridState(reached.cell(), reached.direction(), 0, 0, 0, null, false);
@@ -135,7 +136,7 @@ final class GridSearch {
             return Optional.empty();
         }
         if (start < 0) {
-            start = exits.get(end.first());
+            start = exits.getOrDefault(end.first(), -1);
         }
         corners.addAll(corners(end, corners.isEmpty() ? request.starts().get(start) : null));
         int goal = arrivals().stream()
@@ -302,15 +303,15 @@ final class GridSearch {
         return a + b >= length || request.space().clear(grid.point(cell), grid.point(ahead));
     }
 
-    private List<Vector3D> corners(GridState end, Exit exit) {
+    private List<Vector3D> corners(GridState end, @Nullable Exit exit) {
         List<Vector3D> corners = new ArrayList<>();
         GridState s = end;
         corners.add(grid.point(s.cell()));
-        while (s.before() != null) {
+        for (GridState before = s.before(); before != null; before = s.before()) {
             if (s.turned()) {
                 corners.add(grid.point(s.cell()));
             }
-            s = s.before();
+            s = before;
         }
         if (exit != null) {
             corners.add(grid.point(s.cell()));

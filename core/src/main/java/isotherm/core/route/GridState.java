@@ -1,5 +1,7 @@
 package isotherm.core.route;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * A state of the search.
  *
@@ -11,7 +13,8 @@ package isotherm.core.route;
  * @param before where it came from; none at an end
  * @param turned whether there is a corner
  */
-record GridState(int cell, int direction, double spare, double cost, double rank, GridState before, boolean turned) {
+record GridState(
+        int cell, int direction, double spare, double cost, double rank, @Nullable GridState before, boolean turned) {
     GridState ranked(double newRank) {
         return new GridState(cell, direction, spare, cost, newRank, before, turned);
     }
@@ -19,8 +22,8 @@ record GridState(int cell, int direction, double spare, double cost, double rank
     /** The state that all began with. */
     GridState first() {
         GridState at = this;
-        while (at.before() != null) {
-            at = at.before();
+        for (GridState b = before; b != null; b = b.before()) {
+            at = b;
         }
         return at;
     }

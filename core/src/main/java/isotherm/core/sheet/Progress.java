@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -110,8 +111,9 @@ public record Progress(
         for (Gate g : Gate.values()) {
             List<String> missing = g.needs().stream()
                     .filter(steps::containsKey)
-                    .filter(id -> steps.get(id).done().isEmpty()
-                            || steps.get(id).reluctance().isPresent())
+                    .map(steps::get)
+                    .filter(a -> a.done().isEmpty() || a.reluctance().isPresent())
+                    .map(a -> a.step().id())
                     .toList();
             Optional<Entry> override = Optional.ofNullable(overrides.get(g.name()));
             gates.put(g, new Passage(missing.isEmpty() || override.isPresent(), missing, override));
@@ -145,13 +147,13 @@ public record Progress(
             case DONE ->
                 ofStep(entry)
                         .or(() -> shut(entry.on()))
-                        .or(() -> steps.get(entry.on()).reluctance())
+                        .or(() -> at(entry.on()).reluctance())
                         .or(() -> entry.on().equals(RunSheet.REFIT_LIST) ? stillOff() : Optional.empty());
             case NOT_DONE, TIMER, PICTURE -> ofStep(entry);
             case NOTE -> ofStep(entry).or(() -> wordless(entry, SheetRefusal.NOTE_EMPTY));
             case READING, LIVE_READING ->
                 ofStep(entry)
-                        .or(() -> steps.get(entry.on()).step().reading().isEmpty()
+                        .or(() -> at(entry.on()).step().reading().isEmpty()
                                         || entry.value().isEmpty()
                                 ? Optional.of(SheetRefusal.NO_READING.say("text"))
                                 : Optional.empty());
@@ -181,7 +183,7 @@ public record Progress(
             boolean wanted = a.step().reading().filter(Step.Reading::needed).isPresent()
                     && a.done().isEmpty()
                     && a.reading().isEmpty()
-                    && a.step().behind().map(g -> gates.get(g).open()).orElse(true);
+                    && a.step().behind().map(g -> passage(g).open()).orElse(true);
             boolean turning =
                     a.step().id().equals(RunSheet.CRANK) ? rpm > 50 && rpm < Watch.RUNNING : rpm >= Watch.RUNNING;
             if (wanted && turning) {
@@ -195,6 +197,15 @@ public record Progress(
         return readable;
     }
 
+    /** A step that is known to be on the sheet. */
+    private At at(String id) {
+        return Objects.requireNonNull(steps.get(id), id);
+    }
+
+    private Passage passage(Gate gate) {
+        return Objects.requireNonNull(gates.get(gate), gate.name());
+    }
+
     private Optional<Message> ofStep(Entry entry) {
         return steps.containsKey(entry.on()) ? Optional.empty() : Optional.of(SheetRefusal.NO_SUCH_STEP.say("text"));
     }
@@ -204,16 +215,14 @@ public record Progress(
     }
 
     private Optional<Message> shut(String step) {
-        return steps.get(step).step().behind().filter(g -> !gates.get(g).open()).map(g -> SheetRefusal.GATE_SHUT
+        return at(step).step().behind().filter(g -> !passage(g).open()).map(g -> SheetRefusal.GATE_SHUT
                 .say("text")
                 .say("gate", g.say("shut"))
-                .say("steps", gates.get(g).missing().stream().map(this::quoted).toList()));
+                .say("steps", passage(g).missing().stream().map(this::quoted).toList()));
     }
 
     private Message quoted(String step) {
-        return SheetRefusal.STEP_QUOTED
-                .say("text")
-                .say("step", steps.get(step).step().what());
+        return SheetRefusal.STEP_QUOTED.say("text").say("step", at(step).step().what());
     }
 
     private Optional<Message> stillOff() {

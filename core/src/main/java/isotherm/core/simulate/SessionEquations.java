@@ -14,6 +14,7 @@ import isotherm.core.fluid.Units;
 import isotherm.core.hydraulics.CoolerLoop;
 import isotherm.core.hydraulics.OilThermostat;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The right-hand side of a session: how fast each state changes, for one car, design, demand and weather.
@@ -62,14 +63,14 @@ public final class SessionEquations {
     private final double factoryConductance;
     private final Optional<OilThermostat> thermostat;
     /** The same for the inner loop, null without one. */
-    private final OilThermostat controlled;
+    private final @Nullable OilThermostat controlled;
 
     private final boolean cooled;
     private final Place.Stream stream;
     private final double leak;
     private final double returnMass;
     private final double returnMetal;
-    private final CoolerTable cooler;
+    private final @Nullable CoolerTable cooler;
     private final double[][] air = new double[4][];
     private final double[] heatIn;
     private final double[] coolantIn;
@@ -230,7 +231,7 @@ public final class SessionEquations {
         double cooling = 0;
         double carried = 0;
         double radiatorInK = ambientK;
-        if (cooled) {
+        if (cooler != null) {
             double airRate = blend(own, assist, at + AirTable.CORE_RATE);
             double conductance = blend(own, assist, at + AirTable.CORE_CONDUCTANCE);
             double airInK = ambientK;
