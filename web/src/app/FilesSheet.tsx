@@ -60,6 +60,10 @@ export function FilesSheet(props: {
       </section>
       <GarageFiles />
       <BrokenList />
+      <Muted>
+        Isotherm is made with open-source parts. Their licences: <a href="/licences.md">interface</a>,{' '}
+        <a href="/licences-server.txt">server</a>.
+      </Muted>
       <Row>
         <Button onPress={props.onClose}>Done</Button>
       </Row>

@@ -6,6 +6,7 @@ import { usePreferences } from '../preferences/preferences';
 import { temperatureColour } from '../preferences/theme';
 import { useWidth } from '../pictures/useWidth';
 import { spread } from '../pictures/spread';
+import { odds, percent } from '../words/odds';
 
 const Frame = styled.section`
   border-bottom: 1px solid ${(p) => p.theme.faint};
@@ -271,7 +272,7 @@ export function ThermalRule() {
       </div>
       <Told aria-live="polite">
         {told ??
-          `Estimates${interval ? `: ${Math.round(interval.oddsUnderLimit * 100)} % odds of staying under ${t(car.limits.limitC)}` : ''}. The maker’s figures come first.`}
+          `Estimates${interval ? `: ${odds(interval.oddsUnderLimit)} sessions like this stay under ${t(car.limits.limitC)} (${percent(interval.oddsUnderLimit)})` : ''}. The maker’s figures come first.`}
       </Told>
     </Frame>
   );

@@ -33,7 +33,8 @@ const NAMES: Partial<Record<Quantity, string>> = {
 };
 
 /** Every currency that this browser knows by its three letters. */
-const CURRENCIES = Intl.supportedValuesOf('currency').map((id) => ({ id, name: id }));
+const CALLED = new Intl.DisplayNames('en', { type: 'currency' });
+const CURRENCIES = Intl.supportedValuesOf('currency').map((id) => ({ id, name: `${id}, ${CALLED.of(id) ?? ''}` }));
 const NO_CURRENCY = { id: 'none', name: 'none' };
 
 /** The garage's currency: everybody who opens this garage sees prices in it. */

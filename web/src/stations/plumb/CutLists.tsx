@@ -38,7 +38,7 @@ export function CutLists({ plumbed }: { plumbed: Plumbed }) {
     <>
       <Row style={{ justifyContent: 'space-between' }}>
         <Heading>Cut list</Heading>
-        <Button onPress={() => void print('cut-list.pdf', paper)}>Print the cut list</Button>
+        <Button onPress={() => void print('cut-list.pdf', paper)}>Print cut list</Button>
       </Row>
       {problem && <p role="alert">▲ {problem}</p>}
       <FigureTable aria-label="Cut list">

@@ -16,6 +16,9 @@ import { FitSheet } from '../duty/FitSheet';
 import { TakeLogOut } from '../duty/TakeLogOut';
 import { Station } from '../Station';
 
+/** Decimals that an interval leaves worth writing. */
+const fine = (low: number, high: number) => (high - low >= 2 ? 0 : 1);
+
 type Answer = Schemas['ProofAnswer'];
 type Figure = Schemas['ProofFigure'];
 
@@ -109,7 +112,7 @@ function Told({ answer, behind }: { answer: Answer; behind: boolean }) {
   const interval = (f: Schemas['FigureDocument'], quantity: 'temperature' | 'temperatureDifference') =>
     f.value === undefined || f.low === undefined || f.high === undefined
       ? '–'
-      : `${show(f.value, quantity, 1)} (${show(f.low, quantity, 1)} to ${show(f.high, quantity, 1)})`;
+      : `${show(f.value, quantity, fine(f.low, f.high))} (${show(f.low, quantity, fine(f.low, f.high))} to ${show(f.high, quantity, fine(f.low, f.high))})`;
   return (
     <>
       <Said aria-label="Proof" aria-busy={behind}>
@@ -178,13 +181,17 @@ function Model({ answer }: { answer: Answer }) {
         <section key={name} aria-label={`Model, ${name.toLowerCase()}`}>
           <strong>{name}</strong>
           <p style={{ margin: '2px 0' }}>
-            Peak predicted {show(p.medianC, 'temperature', 1)} ({show(p.lowC, 'temperature', 1)} to{' '}
-            {show(p.highC, 'temperature', 1)}), read {p.readC === undefined ? '–' : show(p.readC, 'temperature', 1)}.
+            Peak predicted {show(p.medianC, 'temperature', fine(p.lowC, p.highC))} (
+            {show(p.lowC, 'temperature', fine(p.lowC, p.highC))} to{' '}
+            {show(p.highC, 'temperature', fine(p.lowC, p.highC))}), read{' '}
+            {p.readC === undefined ? '–' : show(p.readC, 'temperature', 1)}.
           </p>
           {p.untaught && (
             <p style={{ margin: '2px 0' }}>
-              Before a log taught the model: {show(p.untaught.medianC, 'temperature', 1)} (
-              {show(p.untaught.lowC, 'temperature', 1)} to {show(p.untaught.highC, 'temperature', 1)}).
+              Before a log taught the model:{' '}
+              {show(p.untaught.medianC, 'temperature', fine(p.untaught.lowC, p.untaught.highC))} (
+              {show(p.untaught.lowC, 'temperature', fine(p.untaught.lowC, p.untaught.highC))} to{' '}
+              {show(p.untaught.highC, 'temperature', fine(p.untaught.lowC, p.untaught.highC))}).
             </p>
           )}
           <Muted>{say(p.words)}</Muted>

@@ -111,7 +111,7 @@ class PlumbStationTest extends Workshop {
         Matcher shown = Pattern.compile("(\\d+) mm ±").matcher(cutRow().textContent());
         assertThat(shown.find()).isTrue();
         Download download =
-                page.waitForDownload(() -> button("Print the cut list").click());
+                page.waitForDownload(() -> button("Print cut list").click());
         Process text = new ProcessBuilder(
                         "pdftotext", "-layout", download.path().toString(), "-")
                 .redirectErrorStream(true)
