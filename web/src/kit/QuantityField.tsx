@@ -34,12 +34,15 @@ const Steps = styled(Group)`
   & input {
     font: inherit;
     font-size: 16px;
+    &[data-long] {
+      font-size: 14px;
+    }
     font-variant-numeric: tabular-nums;
     min-width: 0;
     flex: 1;
     width: 100%;
     height: 40px;
-    padding: 0 4px;
+    padding: 0 2px;
     text-align: center;
     border: 0;
     outline: 0;
@@ -117,6 +120,7 @@ export function QuantityField(props: QuantityFieldProps) {
           −
         </Button>
         <Input
+          data-long={(draft ?? shown).length > 4 || undefined}
           inputMode="decimal"
           autoComplete="off"
           role="spinbutton"

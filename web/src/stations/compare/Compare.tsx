@@ -161,7 +161,7 @@ function shown(
   }
   if (typeof value === 'number') {
     return row.quantity
-      ? show(value, row.quantity)
+      ? show(value, row.quantity, row.digits)
       : `${Math.round(value * 1000) / 1000}${row.suffix ? ` ${row.suffix}` : ''}`;
   }
   if (typeof value === 'boolean') {

@@ -5,9 +5,14 @@ export interface Difference {
   readonly path: string;
   readonly label: string;
   readonly quantity?: Quantity;
+  /** Decimals in the metric unit. */
+  readonly digits?: number | undefined;
   readonly suffix?: string;
   readonly values: readonly unknown[];
 }
+
+/** Decimals of what is longer or smaller than its measure usually is: a hose is no road. */
+const FINER: Partial<Record<Quantity, number>> = { distance: 2 };
 
 /** The units that end a field's name. */
 const ENDINGS: readonly (readonly [string, Quantity | undefined, string])[] = [
@@ -15,12 +20,12 @@ const ENDINGS: readonly (readonly [string, Quantity | undefined, string])[] = [
   ['Mm', 'length', ''],
   ['Percent', undefined, '%'],
   ['Kmh', 'speed', ''],
-  ['M3PerS', undefined, 'm³/s'],
+  ['M3PerS', 'airFlow', ''],
   ['Deg', undefined, '°'],
   ['Pa', undefined, 'Pa'],
   ['C', 'temperature', ''],
   ['L', 'volume', ''],
-  ['M', undefined, 'm'],
+  ['M', 'distance', ''],
 ];
 
 /** Words for the groups of a design. */
@@ -94,7 +99,7 @@ export function differing(documents: readonly object[]): Difference[] {
       return {
         path,
         label: label.charAt(0).toUpperCase() + label.slice(1),
-        ...(ending?.[1] ? { quantity: ending[1] } : {}),
+        ...(ending?.[1] ? { quantity: ending[1], digits: FINER[ending[1]] } : {}),
         ...(ending?.[2] ? { suffix: ending[2] } : {}),
         values: maps.map((m) => m.get(path)),
       };

@@ -122,6 +122,17 @@ class UnitsTest extends Workshop {
     }
 
     @Test
+    void designsSideBySideAreInTheReadersUnits() {
+        open("Aldane Corvid", "First choice, 10 rows");
+        button("Compare").click();
+        for (boolean metric : new boolean[] {true, false}) {
+            units(metric ? "All metric" : "All imperial");
+            assertThat(page.getByText("Feed hose, length")).isVisible();
+            assertThat(found(metric ? IMPERIAL : METRIC, everything())).isEmpty();
+        }
+    }
+
+    @Test
     void aRunSheetKeepsItsWordsAndShowsItsFiguresInTheReadersUnits() {
         Garage.Own own = Garage.own("plumb");
         open(own);

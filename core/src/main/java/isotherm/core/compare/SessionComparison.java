@@ -310,19 +310,24 @@ public final class SessionComparison {
             case NO_DIFFERENCE ->
                 List.of(ComparisonReason.NO_DIFFERENCE
                         .say("text")
-                        .with("difference", Measure.TEMPERATURE_DIFFERENCE, difference.value(), 1)
-                        .with("low", Measure.TEMPERATURE_DIFFERENCE, difference.low(), 1)
-                        .with("high", Measure.TEMPERATURE_DIFFERENCE, difference.high(), 1));
+                        .with("difference", Measure.TEMPERATURE_DIFFERENCE, difference.value(), digits(difference))
+                        .with("low", Measure.TEMPERATURE_DIFFERENCE, difference.low(), digits(difference))
+                        .with("high", Measure.TEMPERATURE_DIFFERENCE, difference.high(), digits(difference)));
             case COOLER, HOTTER -> {
                 double low = Math.abs(difference.low());
                 double high = Math.abs(difference.high());
                 yield List.of(ComparisonReason.DIFFERENCE
                         .say("text")
                         .choose("way", verdict)
-                        .with("difference", Measure.TEMPERATURE_DIFFERENCE, Math.abs(difference.value()), 1)
-                        .with("low", Measure.TEMPERATURE_DIFFERENCE, Math.min(low, high), 1)
-                        .with("high", Measure.TEMPERATURE_DIFFERENCE, Math.max(low, high), 1));
+                        .with("difference", Measure.TEMPERATURE_DIFFERENCE, Math.abs(difference.value()), digits(difference))
+                        .with("low", Measure.TEMPERATURE_DIFFERENCE, Math.min(low, high), digits(difference))
+                        .with("high", Measure.TEMPERATURE_DIFFERENCE, Math.max(low, high), digits(difference)));
             }
         };
+    }
+
+    /** Decimals that the interval leaves worth saying. */
+    private static int digits(Figure figure) {
+        return figure.high() - figure.low() >= 2 ? 0 : 1;
     }
 }
