@@ -74,7 +74,7 @@ describe('a file', () => {
       { path: 'cars/1/car.json/name', message: 'A text is expected here' },
       { path: '', message: 'another' },
     ];
-    fetched.mockReturnValueOnce(answer(422, { title: 'The document cannot be taken', problems }));
+    fetched.mockReturnValueOnce(answer(422, { title: 'Invalid document', problems }));
     await expect(send('/garage', 'x', 'application/zip')).rejects.toThrow('A text is expected here');
     fetched.mockReturnValueOnce(answer(413, { detail: 'This file is larger than 1000 MB' }));
     await expect(send('/garage', 'x', 'application/zip')).rejects.toThrow('larger than 1000 MB');

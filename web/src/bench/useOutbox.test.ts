@@ -20,9 +20,7 @@ function server() {
       return Promise.reject(new TypeError('Failed to fetch'));
     }
     if (entry.text === state.refuses) {
-      return Promise.reject(
-        new ApiError(422, 'The document cannot be taken', [{ path: '/on', message: 'No start yet' }], {}),
-      );
+      return Promise.reject(new ApiError(422, 'Invalid document', [{ path: '/on', message: 'No start yet' }], {}));
     }
     arrived.push(entry);
     return Promise.resolve();

@@ -33,6 +33,8 @@ export const Line = styled(Input)`
 /** A line of text, taken when it is left or on Enter. */
 export function TextEntry({ label, value, onChange, longest = 120, needed = true, autoFocus }: TextEntryProps) {
   const [draft, setDraft] = useState<string>();
+  // What is wrong is said when the field has been left or sent, not before anything was typed.
+  const [due, setDue] = useState(false);
   const text = draft ?? value;
   const wrong =
     needed && text.trim() === ''
@@ -41,6 +43,7 @@ export function TextEntry({ label, value, onChange, longest = 120, needed = true
         ? `${label}: at most ${longest} characters; these are ${text.length}`
         : undefined;
   const commit = () => {
+    setDue(true);
     if (draft !== undefined && !wrong) {
       if (draft !== value) {
         onChange(draft);
@@ -49,7 +52,13 @@ export function TextEntry({ label, value, onChange, longest = 120, needed = true
     }
   };
   return (
-    <TextField value={text} onChange={setDraft} isInvalid={wrong !== undefined} onBlur={commit} autoFocus={!!autoFocus}>
+    <TextField
+      value={text}
+      onChange={setDraft}
+      isInvalid={due && wrong !== undefined}
+      onBlur={commit}
+      autoFocus={!!autoFocus}
+    >
       <FieldLabel>{label}</FieldLabel>
       <Line
         autoComplete="off"
@@ -61,7 +70,7 @@ export function TextEntry({ label, value, onChange, longest = 120, needed = true
           }
         }}
       />
-      <Wrong>{wrong}</Wrong>
+      <Wrong>{due && wrong}</Wrong>
     </TextField>
   );
 }

@@ -3,6 +3,7 @@ import { line } from 'd3-shape';
 import { memo } from 'react';
 import { useTheme } from 'styled-components';
 import type { OutcomeDocument } from '../../api/client';
+import { usePresets } from '../../bench/presets';
 import { usePreferences } from '../../preferences/preferences';
 import { temperatureColour } from '../../preferences/theme';
 import { Picture } from '../../kit/layout';
@@ -12,13 +13,12 @@ import { useWidth } from '../../pictures/useWidth';
 const LEFT = 34;
 const FOOT = 24;
 const TOP = 34;
-const LOADED_C = 65;
-const DRY_C = 80;
 
 /** A cold start into a cool day's road, with this design and without a cooler: a big core fails there. */
 export const ColdRoad = memo(function ColdRoad({ outcome, height }: { outcome: OutcomeDocument; height: number }) {
   const theme = useTheme();
   const { show, units } = usePreferences();
+  const { usual } = usePresets();
   const [ref, width] = useWidth();
   const { road } = outcome;
   const end = road.timeSeconds[road.timeSeconds.length - 1] ?? 1;
@@ -29,7 +29,8 @@ export const ColdRoad = memo(function ColdRoad({ outcome, height }: { outcome: O
       (_, i) => x(road.timeSeconds[i] ?? 0),
       (v) => y(v),
     )([...values]) ?? '';
-  const reaches = road.to65Seconds === undefined ? `never ${show(65, 'temperature')}` : formatTime(road.to65Seconds);
+  const reaches =
+    road.to65Seconds === undefined ? `never ${show(usual.warmC, 'temperature')}` : formatTime(road.to65Seconds);
   return (
     <Picture ref={ref}>
       <svg
@@ -44,7 +45,7 @@ export const ColdRoad = memo(function ColdRoad({ outcome, height }: { outcome: O
         <text x={0} y={27}>
           loadable after {reaches}
         </text>
-        {[LOADED_C, DRY_C].map((c) => (
+        {[usual.warmC, usual.dryC].map((c) => (
           <g key={c}>
             <line x1={LEFT} x2={width - 6} y1={y(c)} y2={y(c)} stroke={theme.line} strokeDasharray="3 3" />
             <text x={LEFT - 5} y={y(c) + 4} textAnchor="end">

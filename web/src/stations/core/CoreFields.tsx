@@ -8,6 +8,7 @@ import { CONSTRUCTIONS } from './part';
 
 /** How the core is made, which way it points, and what is on its fins. */
 export function MakeFields() {
+  const { usual } = usePresets();
   const { cooler, set } = useCooler();
   if (!cooler) {
     return null;
@@ -64,7 +65,7 @@ export function MakeFields() {
           schema="CoolerDocument"
           field="efficacyPercent"
           suffix="%"
-          value={cooler.efficacyPercent ?? 80}
+          value={cooler.efficacyPercent ?? usual.efficacyPercent}
           step={1}
           onChange={(efficacyPercent) => set({ efficacyPercent })}
         />

@@ -2,6 +2,7 @@ import { formatTime } from '../../units/units';
 import { useQuery } from '@tanstack/react-query';
 import { queries } from '../../api/queries';
 import { useMemo, useState } from 'react';
+import { usePresets } from '../../bench/presets';
 import { usePreferences } from '../../preferences/preferences';
 import { useSeen, useSettled } from '../../bench/useSettled';
 import { useBench } from '../../bench/workbench';
@@ -16,6 +17,7 @@ export function TwoSchools() {
   const money = useMoney();
   const { car, duty, design, changeDesign } = useBench();
   const { show } = usePreferences();
+  const { usual } = usePresets();
   const room = useRoom();
   const [largestWidthMm, setWidth] = useState(room.widthMm);
   const [largestHeightMm, setHeight] = useState(room.heightMm);
@@ -90,7 +92,7 @@ export function TwoSchools() {
             {row('Part', (c) => (c.maker ? `${c.maker} ${c.number}` : '–'))}
             {row('Peak', (c) => show(c.peakC, 'temperature'))}
             {row('Loss in the loop at maximum engine speed', (c) => show(c.loopLossBar, 'pressure'))}
-            {row(`To ${show(65, 'temperature')} on a cold road`, (c) =>
+            {row(`To ${show(usual.warmC, 'temperature')} on a cold road`, (c) =>
               c.to65Seconds === undefined ? 'never' : formatTime(c.to65Seconds),
             )}
             {row('Coolant hotter by', (c) => show(c.coolantRiseK, 'temperatureDifference', 1))}

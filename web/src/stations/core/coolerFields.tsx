@@ -70,13 +70,13 @@ export function FanFields() {
 
 /** The oil thermostat: where it sits, when it opens, or none. */
 export function ThermostatFields() {
-  const { starts } = usePresets();
+  const { starts, usual } = usePresets();
   const { cooler, set } = useCooler();
   if (!cooler) {
     return null;
   }
   const t = cooler.thermostat;
-  const full = t ? (t.fullC ?? t.opensC + 11) : 0;
+  const full = t ? (t.fullC ?? t.opensC + usual.thermostatSpanK) : 0;
   return (
     <Fields>
       <Toggle
@@ -123,7 +123,7 @@ export function ThermostatFields() {
             schema="ThermostatDocument"
             field="leakPercent"
             suffix="%"
-            value={t.leakPercent ?? 5}
+            value={t.leakPercent ?? usual.leakPercent}
             step={1}
             onChange={(leakPercent) => set({ thermostat: { ...t, leakPercent } })}
           />

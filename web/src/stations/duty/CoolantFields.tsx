@@ -76,7 +76,7 @@ export function CoolantFields() {
           schema="CoolantDocument"
           field="heatSharePercent"
           suffix="%"
-          value={coolant.heatSharePercent ?? 50}
+          value={coolant.heatSharePercent ?? presets.usual.coolantSharePercent}
           step={1}
           onChange={(heatSharePercent) => changeCar({ ...car, coolant: { ...coolant, heatSharePercent } })}
         />

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
 import type { DesignDocument, Schemas } from '../../api/client';
 import { queries } from '../../api/queries';
+import { usePresets } from '../../bench/presets';
 import { useSettled } from '../../bench/useSettled';
 import { useBench } from '../../bench/workbench';
 import { useCooler } from '../core/coolerFields';
@@ -25,6 +26,7 @@ function asker(what: string) {
 export function usePlumbing(compareSizes: boolean) {
   const { car, duty, design, changeDesign } = useBench();
   const { cooler, follow } = useCooler();
+  const { usual } = usePresets();
   const plumbing = design.plumbing;
   const asked = { car, duty, design };
   const key = useSettled(
@@ -73,12 +75,12 @@ export function usePlumbing(compareSizes: boolean) {
     behind: !fresh,
     error: query.error,
     change,
-    differs: fresh && loop !== undefined && cooler !== undefined && differs(cooler, loop),
+    differs: fresh && loop !== undefined && cooler !== undefined && differs(cooler, loop, usual.plateHeads),
     takeRouted: () => take.current?.(),
   };
 }
 
-function differs(cooler: NonNullable<DesignDocument['cooler']>, loop: Schemas['Loop']): boolean {
+function differs(cooler: NonNullable<DesignDocument['cooler']>, loop: Schemas['Loop'], usualHeads: number): boolean {
   const hose = (a: Schemas['HoseDocument'], b: Schemas['HoseDocument']) =>
     Math.abs(a.boreMm - b.boreMm) > 0.05 ||
     Math.abs(a.lengthM - b.lengthM) > 0.02 ||
@@ -86,7 +88,7 @@ function differs(cooler: NonNullable<DesignDocument['cooler']>, loop: Schemas['L
   return (
     hose(cooler.feed, loop.feed) ||
     hose(cooler.back, loop.back) ||
-    Math.abs((cooler.plateHeads ?? 3.5) - loop.plateHeads) > 0.1 ||
+    Math.abs((cooler.plateHeads ?? usualHeads) - loop.plateHeads) > 0.1 ||
     Math.abs((cooler.extraVolumeL ?? 0) - loop.extraVolumeL) > 0.01
   );
 }

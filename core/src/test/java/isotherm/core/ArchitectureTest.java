@@ -27,16 +27,17 @@ class ArchitectureTest {
             "car",
             "simulate",
             "parts",
+            "catalogue",
             "route",
             "takeoff",
             "line",
             "plumb",
             "bill",
             "sheet",
+            "trial",
             "care",
             "fit",
             "compare",
-            "catalogue",
             "search",
             "findings");
 

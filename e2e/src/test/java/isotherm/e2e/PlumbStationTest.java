@@ -110,8 +110,7 @@ class PlumbStationTest extends Workshop {
     void theCutListIsPrintedWithTheLengthsOfTheScreen() throws IOException, InterruptedException {
         Matcher shown = Pattern.compile("(\\d+) mm ±").matcher(cutRow().textContent());
         assertThat(shown.find()).isTrue();
-        Download download =
-                page.waitForDownload(() -> button("Print cut list").click());
+        Download download = page.waitForDownload(() -> button("Print cut list").click());
         Process text = new ProcessBuilder(
                         "pdftotext", "-layout", download.path().toString(), "-")
                 .redirectErrorStream(true)

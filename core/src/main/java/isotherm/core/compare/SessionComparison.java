@@ -319,7 +319,11 @@ public final class SessionComparison {
                 yield List.of(ComparisonReason.DIFFERENCE
                         .say("text")
                         .choose("way", verdict)
-                        .with("difference", Measure.TEMPERATURE_DIFFERENCE, Math.abs(difference.value()), digits(difference))
+                        .with(
+                                "difference",
+                                Measure.TEMPERATURE_DIFFERENCE,
+                                Math.abs(difference.value()),
+                                digits(difference))
                         .with("low", Measure.TEMPERATURE_DIFFERENCE, Math.min(low, high), digits(difference))
                         .with("high", Measure.TEMPERATURE_DIFFERENCE, Math.max(low, high), digits(difference)));
             }

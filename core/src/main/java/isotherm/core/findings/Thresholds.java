@@ -45,7 +45,7 @@ public final class Thresholds {
     /** Oil that still climbs faster than this at the end has not levelled out, K/min. */
     static final double CLIMBING = 0.5;
     /** Oil is warm enough for load from here on, K. */
-    static final double WARM_K = Units.kelvin(65);
+    public static final double WARM_K = Units.kelvin(65);
 
     private Thresholds() {}
 

@@ -28,7 +28,7 @@ public record Verdict(Kind kind, Message what, Message why, List<Remedy> options
 
     /** The answers. */
     public enum Kind implements MessageTopic {
-        /** The oil stays in hand without a cooler. */
+        /** The oil holds its temperature without a cooler. */
         NOT_NEEDED,
         /** It does today, and will not with the planned power. */
         NEEDED_FOR_PLANNED,

@@ -1,6 +1,7 @@
 package isotherm.server.api;
 
 import isotherm.core.message.Measure;
+import isotherm.core.trial.SimulatedEngine;
 import isotherm.server.build.BuildDocuments.BuildDocument;
 import isotherm.server.build.BuildDocuments.EntryDocument;
 import isotherm.server.build.BuildDocuments.NewBuild;
@@ -14,7 +15,6 @@ import isotherm.server.files.SheetFiles;
 import isotherm.server.files.Speech;
 import isotherm.server.logger.LoggerDocuments.EngineCommand;
 import isotherm.server.logger.LoggerDocuments.LoggerChoice;
-import isotherm.server.logger.SimulatedEngine;
 import isotherm.server.store.Garage;
 import isotherm.server.store.IdentityTaken;
 import isotherm.server.store.Kind;

@@ -1,13 +1,13 @@
 package isotherm.server.build;
 
 import isotherm.core.sheet.Channel;
+import isotherm.core.trial.SimulatedEngine;
 import isotherm.server.build.BuildDocuments.BuildDocument;
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.contract.Problem;
 import isotherm.server.jobs.Busy;
 import isotherm.server.logger.GaugeLines;
 import isotherm.server.logger.LoggerCommand;
-import isotherm.server.logger.SimulatedEngine;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;

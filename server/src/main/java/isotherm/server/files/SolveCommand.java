@@ -5,6 +5,7 @@ import isotherm.core.catalogue.CorePart;
 import isotherm.core.catalogue.PlumbingParts;
 import isotherm.server.contract.DocumentReader;
 import isotherm.server.contract.InvalidDocument;
+import isotherm.server.contract.Problem;
 import isotherm.server.garage.CaseDocument;
 import isotherm.server.plumbing.Plumbed;
 import isotherm.server.plumbing.PlumbingSolver;
@@ -15,8 +16,10 @@ import isotherm.server.session.Questions;
 import isotherm.server.session.SearchQuestions;
 import isotherm.server.session.SearchSolver;
 import isotherm.server.session.Solver;
+import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.InputStreamReader;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -25,7 +28,10 @@ import java.util.List;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
-/** {@code solve [KIND] FILE}: a question in, its answer out, with no server and no database. */
+/**
+ * {@code solve [KIND] FILE}: a question in, its answer out, with no server and no database. {@code solve --lines KIND}: a question a
+ * line in, an answer a line out, for scripts.
+ */
 public final class SolveCommand {
     /** Everything went well. */
     public static final int OK = 0;
@@ -37,6 +43,10 @@ public final class SolveCommand {
             "session", "rating", "air", "circuit", "map", "fit", "compare", "search", "placement", "schools", "plumb");
 
     private static final int PROGRESS_STEP = 500;
+    private static final String LINES = "--lines";
+    private static final JsonMapper JSON = JsonMapper.builder()
+            .changeDefaultPropertyInclusion(v -> v.withValueInclusion(JsonInclude.Include.NON_NULL))
+            .build();
 
     private SolveCommand() {}
 
@@ -74,6 +84,44 @@ public final class SolveCommand {
     }
 
     /**
+     * What a line could not be taken for.
+     *
+     * @param line its number, from 1
+     * @param problems what is wrong with it
+     */
+    private record Refused(int line, List<Problem> problems) {}
+
+    /** Every line is answered, in its order: those that cannot be taken with their problems. */
+    private static int lines(String kind, InputStream in, PrintStream out, PrintStream err) {
+        int number = 0;
+        int refused = 0;
+        try (BufferedReader lines = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8))) {
+            for (String line = lines.readLine(); line != null; line = lines.readLine()) {
+                number++;
+                if (line.isBlank()) {
+                    continue;
+                }
+                Object answered;
+                try {
+                    answered = answer(kind, line, err);
+                } catch (InvalidDocument e) {
+                    refused++;
+                    answered = new Refused(number, e.problems());
+                }
+                out.println(JSON.writeValueAsString(answered));
+            }
+        } catch (IOException e) {
+            err.println("isotherm: cannot read line " + (number + 1) + ": " + e.getMessage());
+            return BAD_INPUT;
+        }
+        if (refused > 0) {
+            err.println("isotherm: " + refused + " of " + number + " lines cannot be taken");
+            return BAD_INPUT;
+        }
+        return OK;
+    }
+
+    /**
      * @param args {@code solve}, a kind (session when left out) and a file, {@code -} for the standard input
      * @param in standard input
      * @param out receives the outcome as JSON
@@ -81,9 +129,14 @@ public final class SolveCommand {
      * @return exit code, {@link #OK} or {@link #BAD_INPUT}
      */
     public static int run(String[] args, InputStream in, PrintStream out, PrintStream err) {
+        if (args.length == 3 && args[1].equals(LINES) && KINDS.contains(args[2])) {
+            return lines(args[2], in, out, err);
+        }
         if (args.length < 2 || args.length > 3 || args.length == 3 && !KINDS.contains(args[1])) {
-            err.println("usage: ./isotherm solve [KIND] FILE   (FILE is JSON, - for the standard input; KIND is one of "
-                    + String.join(", ", KINDS) + "; session without)");
+            err.println(
+                    "usage: ./isotherm solve [KIND] FILE   (FILE is JSON, - for the standard input; KIND is one of "
+                            + String.join(", ", KINDS) + "; session without)\n"
+                            + "       ./isotherm solve --lines KIND   (a question a line on the standard input, an answer a line)");
             return BAD_INPUT;
         }
         String kind = args.length == 3 ? args[1] : "session";
@@ -99,9 +152,8 @@ public final class SolveCommand {
         }
         try {
             Object outcome = answer(kind, json, err);
-            out.println(JsonMapper.builder()
+            out.println(JSON.rebuild()
                     .enable(SerializationFeature.INDENT_OUTPUT)
-                    .changeDefaultPropertyInclusion(v -> v.withValueInclusion(JsonInclude.Include.NON_NULL))
                     .build()
                     .writeValueAsString(outcome));
             return OK;

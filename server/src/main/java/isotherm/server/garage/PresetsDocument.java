@@ -2,13 +2,19 @@ package isotherm.server.garage;
 
 import isotherm.core.airflow.Place;
 import isotherm.core.car.Car;
+import isotherm.core.car.Coolant;
 import isotherm.core.exchanger.Construction;
 import isotherm.core.exchanger.CoreDetail;
+import isotherm.core.exchanger.CoreModel;
+import isotherm.core.findings.Thresholds;
 import isotherm.core.fluid.Oil;
+import isotherm.core.hydraulics.CoolerLoop;
+import isotherm.core.hydraulics.OilThermostat;
 import isotherm.server.contract.Checked;
 import isotherm.server.contract.DocumentReader;
 import isotherm.server.contract.Problem;
 import isotherm.server.contract.Quantity;
+import isotherm.server.contract.Rounding;
 import isotherm.server.contract.Text;
 import isotherm.server.garage.CarDocument.LossesDocument;
 import isotherm.server.garage.DesignDocument.CoolerDocument;
@@ -30,9 +36,10 @@ import java.util.List;
  * @param losses what the model takes where the car says nothing of its own
  * @param details inner dimensions that are typical of each construction
  * @param grades grades of oil that are known by their name
+ * @param usual what is taken where a design or a car says nothing
  */
 public record PresetsDocument(
-        Starts starts, LossesDocument losses, List<ConstructionDetail> details, List<String> grades) {
+        Starts starts, LossesDocument losses, List<ConstructionDetail> details, List<String> grades, Usual usual) {
     private static final PresetsDocument SHIPPED = read();
 
     /**
@@ -133,6 +140,35 @@ public record PresetsDocument(
      */
     public record ConstructionDetail(Construction construction, DetailDocument detail) {}
 
+    /**
+     * What is taken where nothing is said.
+     *
+     * @param thermostatSpanK from a thermostat's opening to its full opening, °C
+     * @param leakPercent share that passes a thermostat when shut
+     * @param efficacyPercent share of the computed conductance that a core reaches
+     * @param plateHeads velocity heads lost in a takeoff
+     * @param coolantSharePercent heat into the coolant over brake power
+     * @param warmC oil may be loaded from here on
+     * @param dryC below this water and fuel stay in the oil
+     */
+    public record Usual(
+            double thermostatSpanK,
+            double leakPercent,
+            double efficacyPercent,
+            double plateHeads,
+            double coolantSharePercent,
+            double warmC,
+            double dryC) {
+        private static final Usual FIGURES = new Usual(
+                OilThermostat.SPAN,
+                OilThermostat.LEAK * 100,
+                CoreModel.EFFICACY * 100,
+                CoolerLoop.PLATE_HEADS,
+                Coolant.HEAT_SHARE * 100,
+                Rounding.celsius(Thresholds.WARM_K),
+                Rounding.celsius(Thresholds.TOO_COLD_K));
+    }
+
     /** @return what ships with the application */
     public static PresetsDocument shipped() {
         return SHIPPED;
@@ -148,7 +184,8 @@ public record PresetsDocument(
                     Arrays.stream(Construction.values())
                             .map(c -> new ConstructionDetail(c, DetailDocument.of(CoreDetail.typical(c))))
                             .toList(),
-                    Oil.GRADES.stream().map(Oil::name).toList());
+                    Oil.GRADES.stream().map(Oil::name).toList(),
+                    Usual.FIGURES);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

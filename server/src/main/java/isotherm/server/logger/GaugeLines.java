@@ -3,6 +3,7 @@ package isotherm.server.logger;
 import isotherm.core.fluid.Units;
 import isotherm.core.sheet.Channel;
 import isotherm.core.sheet.Sample;
+import isotherm.core.trial.SimulatedEngine;
 import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;

@@ -1,6 +1,7 @@
 package isotherm.server.logger;
 
 import isotherm.core.fluid.Units;
+import isotherm.core.trial.SimulatedEngine;
 import isotherm.server.contract.Checked;
 import isotherm.server.contract.DocumentReader;
 import isotherm.server.contract.InvalidDocument;

@@ -1,5 +1,6 @@
 package isotherm.server.logger;
 
+import isotherm.core.trial.SimulatedEngine;
 import isotherm.server.contract.Missing;
 import isotherm.server.contract.Quantity;
 import isotherm.server.contract.Text;

@@ -5,6 +5,7 @@ import static isotherm.server.contract.Rounding.round;
 
 import isotherm.core.bill.BillLine;
 import isotherm.core.bill.BillOfMaterials;
+import isotherm.core.bill.DesignBill;
 import isotherm.core.car.Car;
 import isotherm.core.car.Design;
 import isotherm.core.catalogue.CorePart;
@@ -106,7 +107,11 @@ public final class PlumbingSolver {
         Optional<Design> piped = piped(ground, plan);
         Optional<Plumbed.PlumbFigures> figures = piped.map(d -> figures(ground, d, plan));
         List<BillLine> bill = new ArrayList<>(DesignBill.of(
-                ground.design(), q.design().cooler(), plan, ground.choice().sleeved(), cores));
+                ground.design(),
+                Optional.ofNullable(q.design().cooler().placement()).map(DesignDocument.PlacementDocument::toCore),
+                plan,
+                ground.choice().sleeved(),
+                cores));
         bill.addAll(new BillOfMaterials(plan)
                 .lines(
                         figures.map(f -> f.addedOilL() * 1e-3).orElse(0.0),

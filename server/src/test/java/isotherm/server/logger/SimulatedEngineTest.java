@@ -10,6 +10,7 @@ import isotherm.core.sheet.Channel;
 import isotherm.core.sheet.Expectation;
 import isotherm.core.sheet.Sample;
 import isotherm.core.sheet.Watch;
+import isotherm.core.trial.SimulatedEngine;
 import isotherm.server.contract.DocumentReader;
 import isotherm.server.garage.CarDocument;
 import isotherm.server.garage.DesignDocument;

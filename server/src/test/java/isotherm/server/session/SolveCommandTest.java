@@ -11,6 +11,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.InputStream;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -67,6 +68,30 @@ class SolveCommandTest {
     void aMissingFileIsSaidAndNotThrown() {
         assertThat(solve("solve", "/nowhere/at/all.json").err()).contains("cannot read /nowhere/at/all.json");
         assertThat(solve("solve").code()).isEqualTo(SolveCommand.BAD_INPUT);
+    }
+
+    /** Many questions through one process: each line has its answer, also the ones that cannot be taken. */
+    @Test
+    void linesAreAnsweredOneByOneInTheirOrder() {
+        JsonMapper json = new JsonMapper();
+        String good = json.readTree(Examples.read("rating")).toString();
+        String bad = good.replaceFirst("\"rows\":\\d+", "\"rows\":900");
+        String in = String.join("\n", good, bad, "", "{\"core\":", good) + "\n";
+        Run run = solve(new ByteArrayInputStream(in.getBytes(StandardCharsets.UTF_8)), "solve", "--lines", "rating");
+        assertThat(run.code()).isEqualTo(SolveCommand.BAD_INPUT);
+        assertThat(run.err()).contains("2 of 5 lines cannot be taken");
+        List<JsonNode> answers = run.out().lines().map(json::readTree).toList();
+        assertThat(answers).hasSize(4);
+        JsonNode alone = ask("rating");
+        assertThat(answers.get(0)).isEqualTo(alone);
+        assertThat(answers.get(3)).isEqualTo(alone);
+        assertThat(answers.get(1).get("line").intValue()).isEqualTo(2);
+        assertThat(answers.get(1).at("/problems/0/path").stringValue()).endsWith("/rows");
+        assertThat(answers.get(2).get("line").intValue()).isEqualTo(4);
+        Run clean = solve(
+                new ByteArrayInputStream((good + "\n").getBytes(StandardCharsets.UTF_8)), "solve", "--lines", "rating");
+        assertThat(clean.code()).isEqualTo(SolveCommand.OK);
+        assertThat(solve("solve", "--lines", "guess").code()).isEqualTo(SolveCommand.BAD_INPUT);
     }
 
     private static JsonNode ask(String kind) {

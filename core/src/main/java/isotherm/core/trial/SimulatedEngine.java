@@ -1,4 +1,4 @@
-package isotherm.server.logger;
+package isotherm.core.trial;
 
 import isotherm.core.airflow.Radiator;
 import isotherm.core.car.Car;

@@ -1,7 +1,5 @@
-package isotherm.server.plumbing;
+package isotherm.core.bill;
 
-import isotherm.core.bill.BillItem;
-import isotherm.core.bill.BillLine;
 import isotherm.core.car.Design;
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.exchanger.Core;
@@ -10,22 +8,25 @@ import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
 import isotherm.core.nose.Placement;
 import isotherm.core.plumb.Plumbing;
-import isotherm.server.garage.DesignDocument;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
 /** What a design buys beside its plumbing: core, air, mounts, thermostat. */
-final class DesignBill {
+public final class DesignBill {
     private DesignBill() {}
 
-    static List<BillLine> of(
-            Design design,
-            DesignDocument.CoolerDocument document,
-            Plumbing plan,
-            boolean sleeved,
-            List<CorePart> cores) {
+    /**
+     * @param design a design with a cooler
+     * @param placement where the core is; empty while that is not known
+     * @param plan the plumbing
+     * @param sleeved whether both hoses wear a heat sleeve
+     * @param cores cores that can be bought
+     * @return what is bought for it
+     */
+    public static List<BillLine> of(
+            Design design, Optional<Placement> placement, Plumbing plan, boolean sleeved, List<CorePart> cores) {
         Design.Cooler c = design.cooler().orElseThrow();
         List<BillLine> bill = new ArrayList<>();
         bill.add(core(c.core(), cores));
@@ -44,20 +45,10 @@ final class DesignBill {
                         .with("flow", Measure.AIR_FLOW, f.freeFlow())
                         .with("on", Measure.TEMPERATURE, f.onK())
                         .with("off", Measure.TEMPERATURE, f.offK()))));
-        if (document.mesh()) {
+        if (c.airway().mesh()) {
             bill.add(BillLine.part(BillItem.MESH.say("what")));
         }
-        DesignDocument.PlacementDocument p = document.placement();
-        if (p.shroud()) {
-            bill.add(BillLine.part(BillItem.SHROUD.say("what")));
-        }
-        if (Boolean.TRUE.equals(p.skidPlate())) {
-            bill.add(BillLine.part(BillItem.SKID_PLATE.say("what")));
-        }
-        mounts(p.mounts(), bill);
-        if (p.foam()) {
-            bill.add(metres(BillLine.Group.CONSUMABLES, BillItem.FOAM.say("what"), 2));
-        }
+        placement.ifPresent(p -> place(p, bill));
         if (sleeved && plan.lines().stream().allMatch(l -> l.path().isPresent())) {
             double length = plan.lines().stream()
                     .mapToDouble(l -> l.path().orElseThrow().length())
@@ -70,7 +61,20 @@ final class DesignBill {
         return bill;
     }
 
-    private static void mounts(List<DesignDocument.MountDocument> mounts, List<BillLine> bill) {
+    private static void place(Placement p, List<BillLine> bill) {
+        if (p.shroud()) {
+            bill.add(BillLine.part(BillItem.SHROUD.say("what")));
+        }
+        if (p.skidPlate()) {
+            bill.add(BillLine.part(BillItem.SKID_PLATE.say("what")));
+        }
+        mounts(p.mounts(), bill);
+        if (p.foam()) {
+            bill.add(metres(BillLine.Group.CONSUMABLES, BillItem.FOAM.say("what"), 2));
+        }
+    }
+
+    private static void mounts(List<Placement.Mount> mounts, List<BillLine> bill) {
         for (Placement.Method method : Placement.Method.values()) {
             long n = mounts.stream().filter(m -> m.method() == method).count();
             if (n > 0) {
@@ -88,8 +92,7 @@ final class DesignBill {
                 }
             }
         }
-        long rubber =
-                mounts.stream().filter(DesignDocument.MountDocument::rubber).count();
+        long rubber = mounts.stream().filter(Placement.Mount::rubber).count();
         if (rubber > 0) {
             bill.add(BillLine.pieces(BillLine.Group.PARTS, BillItem.RUBBER_MOUNT.say("what"), rubber));
         }
