@@ -1,0 +1,224 @@
+package isotherm.core.fit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import isotherm.core.airflow.Place;
+import isotherm.core.airflow.Radiator;
+import isotherm.core.car.Car;
+import isotherm.core.car.Coolant;
+import isotherm.core.car.Design;
+import isotherm.core.duty.DemandTrace;
+import isotherm.core.duty.Duty;
+import isotherm.core.duty.LogDuty;
+import isotherm.core.duty.TrackDuty;
+import isotherm.core.duty.Trailer;
+import isotherm.core.duty.Weather;
+import isotherm.core.fluid.Units;
+import isotherm.core.heat.HeatSchool;
+import isotherm.core.hydraulics.OilThermostat;
+import isotherm.core.simulate.Belief;
+import isotherm.core.simulate.DemoCars;
+import isotherm.core.simulate.Prediction;
+import isotherm.core.simulate.Session;
+import isotherm.core.simulate.Simulator;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+/**
+ * How often an interval holds the truth: cars that differ from their description the way real cars do, in their numbers and in the
+ * form of the model, are driven, and what is predicted of them is compared with what they do. {@code ./isotherm calibrate} runs a
+ * hundred of each kind and prints the table.
+ */
+class CoverageTest {
+    private static final String TRIES = "isotherm.coverage";
+    private static final int SHORT = 12;
+    private static final int SAMPLES = 48;
+    private static final Car DESCRIBED = DemoCars.car();
+    private static final Design BARE = Design.NO_COOLER;
+    private static final Design COOLED = DemoCars.design(13, Place.LOWER_GRILLE_AHEAD);
+    private static final Design LARGER = DemoCars.design(25, Place.LOWER_GRILLE_AHEAD);
+
+    /** Standard deviations of the logarithm of what differs from car to car. */
+    private static final double HEAT = 0.25;
+
+    private static final double BLOCK = 0.40;
+    private static final double SUMP = 0.30;
+    private static final double AIR = 0.25;
+    private static final double RADIATOR = 0.12;
+    /** Standard deviations of a thermostat's opening and of a sensor, K. */
+    private static final double OPENING = 1.5;
+
+    private static final double SENSOR = 1.0;
+
+    /** A real car: what it is, how far its thermostat is off, what its sensor adds. */
+    private record Truth(Car car, double opening, double sensor) {
+        static Truth drawn(Random random) {
+            Car d = DESCRIBED;
+            // As often as not heat goes by the other school, set to give the same at three quarters of power and speed.
+            HeatSchool school = d.school();
+            if (random.nextBoolean()) {
+                double power = 0.75 * d.engine().power();
+                double rpm = 0.75 * d.engine().maxRpm();
+                HeatSchool other = new HeatSchool.Friction(HeatSchool.Friction.FRICTION_SHARE);
+                double same = d.school().oilHeat(d.engine(), power, rpm) / other.oilHeat(d.engine(), power, rpm);
+                school = new HeatSchool.Fitted(other, same);
+            }
+            Car.PassiveLosses l = d.losses();
+            double sump = log(random, SUMP);
+            Coolant c = d.coolant();
+            Radiator r = c.radiator();
+            return new Truth(
+                    d.withSchool(new HeatSchool.Fitted(school, log(random, HEAT)))
+                            .withLosses(new Car.PassiveLosses(
+                                    l.still() * sump, l.moving() * sump, l.block() * log(random, BLOCK), l.metal()))
+                            .withCorrection(new Car.Correction(1, log(random, AIR)))
+                            .withCoolant(new Coolant(
+                                    c.capacity(),
+                                    c.heatShare(),
+                                    scaled(r, log(random, RADIATOR)),
+                                    c.opensK(),
+                                    c.fullK())),
+                    OPENING * random.nextGaussian(),
+                    SENSOR * random.nextGaussian());
+        }
+
+        private static Radiator scaled(Radiator r, double factor) {
+            return new Radiator(
+                    r.faceArea(),
+                    r.conductance() * factor,
+                    r.pressureDrop(),
+                    r.openingArea(),
+                    r.fanPressure(),
+                    r.fanFlow());
+        }
+
+        private static double log(Random random, double deviation) {
+            return Math.exp(deviation * random.nextGaussian());
+        }
+
+        Design of(Design design) {
+            return design.cooler()
+                    .flatMap(c -> c.loop().thermostat())
+                    .map(t -> design.withThermostat(Optional.of(
+                            new OilThermostat(t.opensK() + opening, t.fullK() + opening, t.leak(), t.site()))))
+                    .orElse(design);
+        }
+
+        Session driven(Duty duty, Design design) {
+            return Simulator.run(car, duty, of(design));
+        }
+    }
+
+    /** What came out of many tries of one kind. */
+    private static final class Tally {
+        private final String name;
+        private final List<Double> widths = new ArrayList<>();
+        private final List<Double> errors = new ArrayList<>();
+        private int held;
+
+        Tally(String name) {
+            this.name = name;
+        }
+
+        void add(Prediction p, double truth) {
+            held += truth >= p.peakLow() && truth <= p.peakHigh() ? 1 : 0;
+            widths.add(p.peakHigh() - p.peakLow());
+            errors.add(Math.abs(p.peakMedian() - truth));
+        }
+
+        double coverage() {
+            return (double) held / widths.size();
+        }
+
+        private static double median(List<Double> values) {
+            return values.stream().sorted().toList().get(values.size() / 2);
+        }
+
+        @Override
+        public String toString() {
+            return String.format(
+                    Locale.ROOT,
+                    "| %s | %.0f %% of %d | %.1f °C | %.1f °C |",
+                    name,
+                    100 * coverage(),
+                    widths.size(),
+                    median(widths),
+                    median(errors));
+        }
+    }
+
+    private static TrackDuty on(Weather day) {
+        TrackDuty d = DemoCars.session(10);
+        return new TrackDuty(d.lap(), d.plan(), day);
+    }
+
+    /** What a logger would have kept of a session. */
+    private static LogFit.Result taught(Truth truth, TrackDuty duty, Design design, Random random) {
+        DemandTrace d = duty.demand(DESCRIBED.vehicle(), DESCRIBED.engine());
+        Session s = truth.driven(duty, design);
+        double[] time = new double[d.cells()];
+        double[] oil = new double[d.cells()];
+        double[] coolant = new double[d.cells()];
+        for (int i = 0; i < d.cells(); i++) {
+            time[i] = i + 0.5;
+            oil[i] = s.oil()[i] + truth.sensor() + 0.3 * random.nextGaussian();
+            coolant[i] = s.coolant()[i] + 0.3 * random.nextGaussian();
+        }
+        LogDuty log = new LogDuty(
+                time,
+                d.speed(),
+                d.rpm(),
+                d.brakePower(),
+                new double[0],
+                new double[0],
+                Trailer.NONE,
+                duty.start(),
+                duty.weather());
+        return LogFit.fit(DESCRIBED, design, log, oil, Optional.of(coolant));
+    }
+
+    private static List<Tally> tried(int tries) {
+        Tally before = new Tally("before a log");
+        Tally same = new Tally("after one, same cooler, another day");
+        Tally fitted = new Tally("after one without a cooler, then with one");
+        Tally larger = new Tally("after one with a cooler, then a larger one");
+        TrackDuty day = on(DemoCars.DAY);
+        TrackDuty another = on(new Weather(Units.kelvin(18), 240));
+        for (int i = 0; i < tries; i++) {
+            Random random = new Random(i);
+            Truth truth = Truth.drawn(random);
+            before.add(
+                    Prediction.of(DESCRIBED, day, COOLED, Belief.prior(), SAMPLES, i),
+                    truth.driven(day, COOLED).peak());
+            LogFit.Result cooled = taught(truth, day, COOLED, random);
+            same.add(
+                    Prediction.of(cooled.car(), another, COOLED, cooled.belief(), SAMPLES, i),
+                    truth.driven(another, COOLED).peak());
+            larger.add(
+                    Prediction.of(cooled.car(), day, LARGER, cooled.belief(), SAMPLES, i),
+                    truth.driven(day, LARGER).peak());
+            LogFit.Result bare = taught(truth, day, BARE, random);
+            fitted.add(
+                    Prediction.of(bare.car(), day, COOLED, bare.belief(), SAMPLES, i),
+                    truth.driven(day, COOLED).peak());
+        }
+        return List.of(before, same, fitted, larger);
+    }
+
+    @Test
+    void intervalsHoldTheTruth() {
+        Integer asked = Integer.getInteger(TRIES);
+        List<Tally> tallies = tried(asked == null ? SHORT : asked);
+        if (asked != null) {
+            System.out.println("| what is predicted | held by the 10 to 90 % interval | median width | median error |");
+            System.out.println("|---|---|---|---|");
+            tallies.forEach(System.out::println);
+        }
+        assertThat(tallies.get(0).coverage()).as(tallies.get(0).toString()).isGreaterThanOrEqualTo(0.5);
+        assertThat(tallies).allSatisfy(t -> assertThat(Tally.median(t.widths)).isPositive());
+    }
+}
