@@ -3,6 +3,8 @@ package isotherm.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.function.Consumer;
@@ -100,9 +102,11 @@ class UnitsTest extends Workshop {
             new Dialog("Duty", t -> t.act("More about this car", "New car…")),
             new Dialog("Duty", t -> t.button(Pattern.compile("^Fit ")).first().click()),
             new Dialog("Core", t -> t.button("Cores to buy…").click()),
-            new Dialog("Plumb", t -> t.button("Own parts and lists…").click()),
-            new Dialog("Prove", t -> t.button("What the second log teaches…").click()),
-            new Dialog("Care", t -> t.button("Done…").first().click()));
+            new Dialog("Plumb", t -> {
+                t.everything();
+                t.button("Own parts and lists…").click();
+            }),
+            new Dialog("Prove", t -> t.button("What the second log teaches…").click()));
 
     @Test
     void noDialogSpeaksInTheOtherSystemsUnits() {
@@ -148,6 +152,13 @@ class UnitsTest extends Workshop {
             assertThat(found(metric ? IMPERIAL : METRIC, everything())).isEmpty();
             assertThat(found(metric ? METRIC : IMPERIAL, everything())).isNotEmpty();
         }
+        station("Care");
+        Locator name = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Your name"));
+        name.fill("Ada");
+        name.press("Enter");
+        button("Done…").first().click();
+        assertThat(page.getByRole(AriaRole.DIALOG)).isVisible();
+        assertThat(found(METRIC, everything())).isEmpty();
     }
 
     @Test
