@@ -114,7 +114,7 @@ export function CutLists({ plumbed }: { plumbed: Plumbed }) {
       </FigureTable>
       <Muted>
         {plumbed.hoseToBuyM > 0 &&
-          `Buy ${plumbed.hoseToBuyM} m of hose; ${show(plumbed.offcutM * 1000, 'length')} is left over. `}
+          `Buy ${show(plumbed.hoseToBuyM, 'distance', 1)} of hose; ${show(plumbed.offcutM * 1000, 'length')} is left over. `}
         {plumbed.pairedMm > 60 && `They run side by side for ${show(plumbed.pairedMm, 'length')}: separators there. `}
         Lengths are estimates from taped positions; run a wire along the route before the first cut.
       </Muted>
