@@ -3,9 +3,8 @@ import styled from 'styled-components';
 import { usePreferences } from '../../preferences/preferences';
 import { AskName, Button, Heading, Muted, Row, TextEntry } from '../../kit/kit';
 import { isDone, StepCard, when } from './StepCard';
-import { type BuildView, type Sheet } from './useSheet';
+import { type BuildView, type GateState, type Sheet } from './useSheet';
 import { word } from '../../words/words';
-import type { GateState } from './stages';
 
 const Steps = styled.ol`
   list-style: none;

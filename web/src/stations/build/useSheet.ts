@@ -8,6 +8,7 @@ import { signed } from '../../bench/who';
 export type BuildView = Schemas['BuildView'];
 export type SheetStep = Schemas['SheetStep'];
 export type StepState = Schemas['StepState'];
+export type GateState = Schemas['GateState'];
 export type Entry = Schemas['EntryDocument'];
 
 /** What is written about: everything of an entry but who, when and its identity. */

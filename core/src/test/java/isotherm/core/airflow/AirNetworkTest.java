@@ -62,18 +62,7 @@ class AirNetworkTest {
     @Test
     void aMeasuredPressureReplacesThePreset() {
         Airway preset = Airway.at(Place.GRILLE_AHEAD, 0.03);
-        Airway measured = new Airway(
-                preset.place(),
-                preset.cpIn(),
-                preset.cpOut(),
-                preset.sealing(),
-                0,
-                0.03,
-                false,
-                0,
-                Optional.empty(),
-                Optional.of(new MeasuredPressure(200, 25)),
-                false);
+        Airway measured = Airways.measured(preset, new MeasuredPressure(200, 25));
         AirFlow flow = network(measured).at(25, false, false);
         assertThat(CORE.airPressureDrop(flow.faceSpeed(), AMBIENT, PASCAL)).isCloseTo(200, within(8.0));
         AirFlow twice = network(measured).at(50, false, false);
@@ -120,18 +109,7 @@ class AirNetworkTest {
                         .at(speed, false, false)
                         .coreMassFlow())
                 .isGreaterThanOrEqualTo(flow);
-        Airway meshed = new Airway(
-                place,
-                airway.cpIn(),
-                airway.cpOut(),
-                sealing,
-                airway.shadedShare(),
-                airway.openingArea(),
-                true,
-                0,
-                Optional.empty(),
-                Optional.empty(),
-                false);
+        Airway meshed = Airways.meshed(airway, true);
         assertThat(network(meshed).at(speed, false, false).coreMassFlow()).isLessThan(flow);
     }
 

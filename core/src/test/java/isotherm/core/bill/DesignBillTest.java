@@ -3,6 +3,7 @@ package isotherm.core.bill;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import isotherm.core.airflow.Airway;
+import isotherm.core.airflow.Airways;
 import isotherm.core.airflow.Place;
 import isotherm.core.car.Design;
 import isotherm.core.catalogue.CorePart;
@@ -37,18 +38,7 @@ class DesignBillTest {
     private static Design with(Optional<OilThermostat> thermostat, boolean mesh, boolean fan) {
         Airway a = DESIGN.cooler().orElseThrow().airway();
         return DESIGN.withThermostat(thermostat)
-                .withAirway(new Airway(
-                        a.place(),
-                        a.cpIn(),
-                        a.cpOut(),
-                        a.sealing(),
-                        a.shadedShare(),
-                        a.openingArea(),
-                        mesh,
-                        a.ductHeads(),
-                        fan ? Optional.of(DemoCars.fan()) : Optional.empty(),
-                        a.measured(),
-                        a.intakeBehind()));
+                .withAirway(Airways.meshed(a, mesh).withFan(fan ? Optional.of(DemoCars.fan()) : Optional.empty()));
     }
 
     @Test

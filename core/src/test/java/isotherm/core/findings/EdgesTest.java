@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import isotherm.core.airflow.Airway;
+import isotherm.core.airflow.Airways;
 import isotherm.core.airflow.Fan;
 import isotherm.core.airflow.MeasuredPressure;
 import isotherm.core.airflow.Place;
@@ -74,18 +75,7 @@ class EdgesTest {
     }
 
     private static Airway measured(Airway a) {
-        return new Airway(
-                a.place(),
-                a.cpIn(),
-                a.cpOut(),
-                a.sealing(),
-                a.shadedShare(),
-                a.openingArea(),
-                a.mesh(),
-                a.ductHeads(),
-                a.fan(),
-                Optional.of(new MeasuredPressure(300, 40)),
-                a.intakeBehind());
+        return Airways.measured(a, new MeasuredPressure(300, 40));
     }
 
     @Test

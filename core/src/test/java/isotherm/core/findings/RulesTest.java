@@ -250,18 +250,7 @@ class RulesTest {
     void anIntakeBehindTheCoreIsTold() {
         Design design = DemoCars.design(19, Place.GRILLE_AHEAD);
         Airway a = design.cooler().orElseThrow().airway();
-        Airway behind = new Airway(
-                a.place(),
-                a.cpIn(),
-                a.cpOut(),
-                a.sealing(),
-                a.shadedShare(),
-                a.openingArea(),
-                a.mesh(),
-                a.ductHeads(),
-                a.fan(),
-                a.measured(),
-                true);
+        Airway behind = a.withIntakeBehind(true);
         Assessment told = Assessment.of(CAR, TRACK, design.withAirway(behind));
         double air = told.working().core().orElseThrow().rating().airOutK();
         double rise = air - DemoCars.DAY.ambientK();

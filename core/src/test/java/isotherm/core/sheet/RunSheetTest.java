@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import isotherm.core.airflow.Airway;
+import isotherm.core.airflow.Airways;
 import isotherm.core.airflow.Fan;
 import isotherm.core.airflow.Place;
 import isotherm.core.car.Car;
@@ -274,19 +275,7 @@ class RunSheetTest {
     @Test
     void meshAndFanAreFittedWhereTheDesignHasThem() {
         var cooler = DESIGN.cooler().orElseThrow();
-        Airway air = cooler.airway();
-        Airway both = new Airway(
-                air.place(),
-                air.cpIn(),
-                air.cpOut(),
-                air.sealing(),
-                air.shadedShare(),
-                air.openingArea(),
-                true,
-                air.ductHeads(),
-                Optional.of(Fan.TYPICAL),
-                air.measured(),
-                air.intakeBehind());
+        Airway both = Airways.meshed(cooler.airway(), true).withFan(Optional.of(Fan.TYPICAL));
         RunSheet sheet = sheet(DESIGN.withAirway(both), Optional.empty(), Optional.empty());
         assertThat(ids(sheet)).contains("mount-mesh", "mount-fan");
         Step fan = step(sheet, "mount-fan");

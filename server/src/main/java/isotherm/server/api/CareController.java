@@ -12,7 +12,6 @@ import isotherm.server.care.CareDocuments.OilHours;
 import isotherm.server.catalogue.PlumbingCatalogue;
 import isotherm.server.contract.Attempt;
 import isotherm.server.contract.DocumentReader;
-import isotherm.server.contract.InvalidDocument;
 import isotherm.server.contract.Problem;
 import isotherm.server.evidence.DrivenLog;
 import isotherm.server.files.CareCalendar;
@@ -23,7 +22,6 @@ import isotherm.server.store.Books;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Kind;
 import isotherm.words.UnitChoice;
-import isotherm.words.Words;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
@@ -92,8 +90,7 @@ class CareController {
                         build, read(before), catalogue.parts())
                 .refusal(wanted)
                 .ifPresent(why -> {
-                    String words = Words.english().render(why, UnitChoice.METRIC);
-                    throw new InvalidDocument(List.of(Problem.of("/on", entry.on(), words)));
+                    throw Problem.refused("/on", entry.on(), why);
                 }));
         return ResponseEntity.status(fresh ? HttpStatus.CREATED : HttpStatus.OK).body(care(carId));
     }
@@ -111,7 +108,7 @@ class CareController {
     OilHours oilHours(@PathVariable UUID id) {
         DrivenLog driven = logs.driven(id);
         if (driven.oilC() == null) {
-            throw new InvalidDocument(List.of(Problem.of("", null, "This log holds no oil temperature")));
+            throw Problem.refused("", null, "This log holds no oil temperature");
         }
         List<Double> time = driven.duty().log().timeSeconds();
         double step = (time.get(time.size() - 1) - time.get(0)) / (time.size() - 1);

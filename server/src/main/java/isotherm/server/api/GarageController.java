@@ -3,7 +3,6 @@ package isotherm.server.api;
 import isotherm.server.catalogue.CarClasses;
 import isotherm.server.contract.Attempt;
 import isotherm.server.contract.DocumentReader;
-import isotherm.server.contract.InvalidDocument;
 import isotherm.server.contract.Problem;
 import isotherm.server.evidence.LogDocument;
 import isotherm.server.garage.CarClass;
@@ -55,11 +54,11 @@ class GarageController {
     ResponseEntity<Views.CarView> fromClass(
             @RequestBody CarClass.FromClass wanted, @RequestHeader(name = Etags.KEY, required = false) UUID key) {
         CarClass from = classes.find(wanted.classId())
-                .orElseThrow(() -> new InvalidDocument(List.of(Problem.of(
+                .orElseThrow(() -> Problem.refused(
                         "/classId",
                         wanted.classId(),
                         "This class is not known; known are "
-                                + classes.all().stream().map(CarClass::id).collect(Collectors.joining(", "))))));
+                                + classes.all().stream().map(CarClass::id).collect(Collectors.joining(", "))));
         Stored stored = garage.addCar(
                 Etags.identity(key),
                 Attempt.written(json, from.car().named(wanted.name())),

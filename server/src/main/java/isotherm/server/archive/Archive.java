@@ -19,7 +19,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Collections;
 import java.util.HashSet;
-import java.util.List;
 import java.util.Set;
 import java.util.zip.CRC32;
 import java.util.zip.CheckedInputStream;
@@ -209,7 +208,7 @@ final class Archive implements Closeable {
     }
 
     static InvalidDocument refused(String path, String message) {
-        return new InvalidDocument(List.of(Problem.of(path, null, message)));
+        return Problem.refused(path, null, message);
     }
 
     /** Ends with an error where more comes than was agreed on. */

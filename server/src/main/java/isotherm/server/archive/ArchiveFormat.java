@@ -3,7 +3,6 @@ package isotherm.server.archive;
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.contract.Problem;
 import isotherm.server.store.Schema;
-import java.util.List;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -51,6 +50,6 @@ record ArchiveFormat(String id, String words, int newest) {
     }
 
     private static InvalidDocument refused(String path, String message) {
-        return new InvalidDocument(List.of(Problem.of(path, null, message)));
+        return Problem.refused(path, null, message);
     }
 }

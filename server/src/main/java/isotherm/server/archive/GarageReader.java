@@ -326,8 +326,9 @@ public class GarageReader {
 
         /** A garage that says nothing takes what the file says. */
         private void settings(GarageContents contents) {
-            if (contents.currency() != null && settings.read().version() < 0) {
-                settings.replace(-1, json.writeValueAsString(new SettingsDocument(contents.currency())));
+            if (contents.currency() != null && settings.read().version() == Settings.UNTOUCHED) {
+                settings.replace(
+                        Settings.UNTOUCHED, json.writeValueAsString(new SettingsDocument(contents.currency())));
             }
         }
 

@@ -11,8 +11,6 @@ import isotherm.server.store.Books;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Kind;
 import isotherm.server.store.LargeStore;
-import isotherm.words.UnitChoice;
-import isotherm.words.Words;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.Collection;
@@ -85,8 +83,7 @@ public class BuildService {
                         build, read(before))
                 .refusal(wanted)
                 .ifPresent(why -> {
-                    String words = Words.english().render(why, UnitChoice.METRIC);
-                    throw new InvalidDocument(List.of(Problem.of("/on", entry.on(), words)));
+                    throw Problem.refused("/on", entry.on(), why);
                 }));
     }
 
@@ -94,8 +91,7 @@ public class BuildService {
         try {
             return UUID.fromString(entry.text());
         } catch (IllegalArgumentException | NullPointerException e) {
-            throw new InvalidDocument(List.of(
-                    Problem.of("/text", entry.text(), "The identity of a picture that was sent is expected here")));
+            throw Problem.refused("/text", entry.text(), "The identity of a picture that was sent is expected here");
         }
     }
 

@@ -184,7 +184,7 @@ public class LiveGauges {
     public void turn(UUID id, SimulatedEngine.Turning turning) {
         Feed feed = feeds.get(id);
         if (feed == null) {
-            throw new InvalidDocument(List.of(Problem.of("/turning", turning.name(), "No logger is attached")));
+            throw Problem.refused("/turning", turning.name(), "No logger is attached");
         }
         feed.say(GaugeLines.command(turning));
     }

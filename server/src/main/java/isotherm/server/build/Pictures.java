@@ -16,7 +16,6 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.Iterator;
-import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.concurrent.Semaphore;
@@ -173,7 +172,7 @@ public final class Pictures {
     }
 
     private static InvalidDocument refused(String words) {
-        return new InvalidDocument(List.of(Problem.of("/picture", null, words)));
+        return Problem.refused("/picture", null, words);
     }
 
     /** How a camera was held, 1 to 8 as EXIF counts it; 1 where nothing says so. */

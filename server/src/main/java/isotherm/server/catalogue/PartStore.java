@@ -153,11 +153,11 @@ final class PartStore<D extends Record> {
         try (CSVParser parser = CSVParser.parse(text.startsWith("\uFEFF") ? text.substring(1) : text, format)) {
             for (String column : needed) {
                 if (!parser.getHeaderMap().containsKey(column)) {
-                    throw new InvalidDocument(List.of(Problem.of(
+                    throw Problem.refused(
                             "",
                             null,
                             "The list needs a first line with the columns " + String.join(", ", needed) + "; " + column
-                                    + " is not there")));
+                                    + " is not there");
                 }
             }
             for (CSVRecord row : parser) {
@@ -180,7 +180,7 @@ final class PartStore<D extends Record> {
                 }
             }
         } catch (IOException | UncheckedIOException | IllegalStateException e) {
-            throw new InvalidDocument(List.of(Problem.of("", null, "This list cannot be read: " + e.getMessage())));
+            throw Problem.refused("", null, "This list cannot be read: " + e.getMessage());
         }
         if (keep) {
             keep(wanted);

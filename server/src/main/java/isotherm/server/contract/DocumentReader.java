@@ -47,7 +47,7 @@ public final class DocumentReader {
             String where = at == null ? "" : " at line " + at.getLineNr() + ", column " + at.getColumnNr();
             boolean twice = e.getOriginalMessage().contains("uplicate");
             String what = twice ? "A field is given twice" : "This is not JSON";
-            throw new InvalidDocument(List.of(Problem.of("", null, what + where)));
+            throw Problem.refused("", null, what + where);
         }
         DocumentReader reader = new DocumentReader();
         T document = type.cast(reader.object(node, type, ""));

@@ -1,5 +1,8 @@
 package isotherm.server.contract;
 
+import isotherm.core.message.Message;
+import isotherm.words.UnitChoice;
+import isotherm.words.Words;
 import java.util.List;
 
 /**
@@ -37,5 +40,15 @@ public record Problem(
      */
     public static InvalidDocument refused(String path, String value, String message) {
         return new InvalidDocument(List.of(of(path, value, message)));
+    }
+
+    /**
+     * @param path where it is, as a JSON pointer
+     * @param value what was found there, null for nothing
+     * @param why what is wrong and what is expected; a problem is said in metric units
+     * @return what is thrown for that alone
+     */
+    public static InvalidDocument refused(String path, String value, Message why) {
+        return refused(path, value, Words.english().render(why, UnitChoice.METRIC));
     }
 }

@@ -135,6 +135,6 @@ public class LogRows {
     }
 
     private static InvalidDocument wrong(String file, long line, String message) {
-        return new InvalidDocument(List.of(Problem.of(file, null, "Line " + line + ": " + message)));
+        return Problem.refused(file, null, "Line " + line + ": " + message);
     }
 }

@@ -296,7 +296,7 @@ public class LogService {
     }
 
     private static InvalidDocument wrong(String message) {
-        return new InvalidDocument(List.of(Problem.of("", null, message)));
+        return Problem.refused("", null, message);
     }
 
     /** Keeps the first rows. */

@@ -112,11 +112,10 @@ public final class PlumbingSolver {
                 plan,
                 ground.choice().sleeved(),
                 cores));
-        bill.addAll(new BillOfMaterials(plan)
-                .lines(
-                        figures.map(f -> f.addedOilL() * 1e-3).orElse(0.0),
-                        q.car().oilVolumeL() * 1e-3));
-        BillOfMaterials.KitOrLoose kit = new BillOfMaterials(plan).kitOrLoose(bill);
+        BillOfMaterials loop = new BillOfMaterials(plan);
+        bill.addAll(loop.lines(
+                figures.map(f -> f.addedOilL() * 1e-3).orElse(0.0), q.car().oilVolumeL() * 1e-3));
+        BillOfMaterials.KitOrLoose kit = loop.kitOrLoose(bill);
         List<String> have = q.design().plumbing().have();
         return new Plumbed(
                 fit(plan),
@@ -263,11 +262,13 @@ public final class PlumbingSolver {
                 round(check.primeSeconds(), 1),
                 round(check.drainSeconds(), 1),
                 round(plan.mass(), 2),
-                round(
-                        new BillOfMaterials(plan)
-                                .kitOrLoose(new BillOfMaterials(plan).lines(check.loopVolume(), 0))
-                                .loosePrice(),
-                        2));
+                loosePrice(plan, check.loopVolume()));
+    }
+
+    /** Price of the loop's own parts bought loose, with so much oil (m³). */
+    private static double loosePrice(Plumbing plan, double addedOil) {
+        BillOfMaterials bill = new BillOfMaterials(plan);
+        return round(bill.kitOrLoose(bill.lines(addedOil, 0)).loosePrice(), 2);
     }
 
     private static List<Plumbed.Size> sizes(Ground g, Plumbing chosen) {
@@ -286,11 +287,7 @@ public final class PlumbingSolver {
     private static Plumbed.Size size(Ground g, HoseType hose, boolean chosen, Plumbing plan) {
         Optional<Design> piped = piped(g, plan);
         boolean found = plan.lines().stream().allMatch(Line::found);
-        double price = round(
-                new BillOfMaterials(plan)
-                        .kitOrLoose(new BillOfMaterials(plan).lines(0, 0))
-                        .loosePrice(),
-                2);
+        double price = loosePrice(plan, 0);
         if (piped.isEmpty()) {
             return new Plumbed.Size(
                     hose.dash(),

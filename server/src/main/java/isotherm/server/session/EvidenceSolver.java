@@ -65,7 +65,7 @@ public final class EvidenceSolver {
                     kelvin(oilC),
                     Optional.ofNullable(coolantC).map(EvidenceSolver::kelvin));
         } catch (IllegalArgumentException e) {
-            throw new InvalidDocument(List.of(Problem.of("/oilC", null, e.getMessage())));
+            throw Problem.refused("/oilC", null, e.getMessage());
         }
         return new EvidenceQuestions.FitAnswer(
                 r.estimates().stream()

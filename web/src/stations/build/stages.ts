@@ -1,3 +1,0 @@
-import type { Schemas } from '../../api/client';
-
-export type GateState = Schemas['GateState'];
