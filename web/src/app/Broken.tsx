@@ -52,7 +52,6 @@ export function BrokenList({ carId, titled = true }: { carId?: string; titled?: 
   const shown = useBroken(carId).data ?? [];
   const client = useQueryClient();
   const [asked, setAsked] = useState<{ mend?: BrokenView; remove?: BrokenView }>({});
-  const [problem, setProblem] = useState<string>();
   const again = async () => {
     setAsked({});
     for (const key of ['broken', 'cars', 'car', 'catalogue', 'builds', 'care']) {
@@ -60,16 +59,12 @@ export function BrokenList({ carId, titled = true }: { carId?: string; titled?: 
     }
   };
   const remove = async (b: BrokenView) => {
-    try {
-      await read(
-        api.DELETE('/api/broken/{what}/{id}', {
-          params: { path: { what: b.what, id: b.id }, header: basedOn(b.version) },
-        }),
-      );
-      await again();
-    } catch (e) {
-      setProblem(e instanceof Error ? e.message : String(e));
-    }
+    await read(
+      api.DELETE('/api/broken/{what}/{id}', {
+        params: { path: { what: b.what, id: b.id }, header: basedOn(b.version) },
+      }),
+    );
+    await again();
   };
   if (shown.length === 0) {
     return null;
@@ -105,7 +100,6 @@ export function BrokenList({ carId, titled = true }: { carId?: string; titled?: 
           </li>
         ))}
       </ul>
-      {problem && <p role="alert">▲ {problem}</p>}
       {asked.mend && <Repair broken={asked.mend} onClose={() => setAsked({})} onDone={again} />}
       {asked.remove && (
         <AskSure
@@ -113,7 +107,7 @@ export function BrokenList({ carId, titled = true }: { carId?: string; titled?: 
           text="It goes for good. Save it as a file first if you may want it again."
           action="Remove"
           onClose={() => setAsked({})}
-          onSure={() => void (asked.remove && remove(asked.remove))}
+          onSure={async () => asked.remove && (await remove(asked.remove))}
         />
       )}
     </section>

@@ -160,7 +160,7 @@ export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
           text={`“${design.name}” goes for good. The car and its other designs stay.`}
           action="Remove it"
           onClose={close}
-          onSure={() => run('The design was not removed', remove)}
+          onSure={remove}
         />
       )}
       {asked === 'removeCar' && (
@@ -169,7 +169,7 @@ export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
           text={`“${view.car.name}” goes for good, with ${view.designs.length} designs, ${view.duties.length} duties and ${view.logs.length} logs.`}
           action="Remove the car"
           onClose={close}
-          onSure={() => run('The car was not removed', removeCar)}
+          onSure={removeCar}
         />
       )}
       {asked === 'car' && <NewCar onClose={close} />}

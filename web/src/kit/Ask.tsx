@@ -47,24 +47,37 @@ export function AskName(props: {
   );
 }
 
-/** Asks before something goes that cannot be brought back. */
+/**
+ * Asks before something goes that cannot be brought back. It stays until that is done, so that nothing is pressed behind it
+ * which belongs to what goes, and says why when it is refused.
+ */
 export function AskSure(props: {
   title: string;
   text: string;
   action: string;
   onClose: () => void;
-  onSure: () => void;
+  onSure: () => Promise<unknown>;
 }) {
+  const [busy, setBusy] = useState(false);
+  const [refused, setRefused] = useState<string>();
+  const sure = () => {
+    setBusy(true);
+    setRefused(undefined);
+    props.onSure().then(props.onClose, (e: unknown) => {
+      setBusy(false);
+      setRefused(e instanceof Error ? e.message : String(e));
+    });
+  };
   return (
     <Sheet title={props.title} onClose={props.onClose} alert>
       <p style={{ margin: 0 }}>{props.text}</p>
+      {refused && (
+        <p role="alert" style={{ margin: 0 }}>
+          ▲ Not removed: {refused}
+        </p>
+      )}
       <Row>
-        <Button
-          onPress={() => {
-            props.onSure();
-            props.onClose();
-          }}
-        >
+        <Button onPress={sure} isDisabled={busy}>
           {props.action}
         </Button>
         <Button onPress={props.onClose} autoFocus>

@@ -179,7 +179,7 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
               text={`“${view.build.name}” goes for good, with everything that was written on its sheet.`}
               action="Remove it"
               onClose={() => setRemoving(false)}
-              onSure={() => void remove()}
+              onSure={remove}
             />
           )}
         </>

@@ -78,7 +78,7 @@ export function DutyPick() {
           text={`“${duty.name}” goes for good. Designs and logs stay.`}
           action="Remove it"
           onClose={() => setAsked(undefined)}
-          onSure={() => void remove()}
+          onSure={remove}
         />
       )}
     </Row>

@@ -24,7 +24,6 @@ export function Logs() {
   const [shown, setShown] = useState<Schemas['LogView']>();
   const [fitted, setFitted] = useState<Schemas['LogView']>();
   const [removed, setRemoved] = useState<Schemas['LogView']>();
-  const told = (e: unknown) => setProblem(e instanceof Error ? e.message : String(e));
   const take = async (chosen: File) => {
     setProblem(undefined);
     setSending(true);
@@ -37,7 +36,7 @@ export function Logs() {
         ),
       );
     } catch (e) {
-      told(e);
+      setProblem(e instanceof Error ? e.message : String(e));
     } finally {
       setSending(false);
     }
@@ -50,7 +49,7 @@ export function Logs() {
       client.setQueryData(queries.car(view.id).queryKey, (v) => v && { ...v, duties: [...v.duties, duty] });
       go({ duty: duty.id });
     } catch (e) {
-      told(e);
+      setProblem(e instanceof Error ? e.message : String(e));
     }
   };
   return (
@@ -116,18 +115,16 @@ export function Logs() {
           action="Remove it"
           onClose={() => setRemoved(undefined)}
           onSure={() =>
-            void read(
+            read(
               api.DELETE('/api/logs/{id}', {
                 params: { path: { id: removed.id }, header: basedOn(removed.version) },
               }),
+            ).then(() =>
+              client.setQueryData(
+                queries.car(view.id).queryKey,
+                (v) => v && { ...v, logs: v.logs.filter((l) => l.id !== removed.id) },
+              ),
             )
-              .then(() =>
-                client.setQueryData(
-                  queries.car(view.id).queryKey,
-                  (v) => v && { ...v, logs: v.logs.filter((l) => l.id !== removed.id) },
-                ),
-              )
-              .catch(told)
           }
         />
       )}

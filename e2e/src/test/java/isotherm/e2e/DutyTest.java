@@ -169,7 +169,11 @@ class DutyTest extends Workshop {
         assertThat(page).hasURL(Pattern.compile("duty="));
         assertThat(field("Oil at its start")).isVisible();
         act("More about this duty", "Remove…");
+        answersTake(1500);
         button("Remove it").click();
+        // However long it takes, nothing behind the question is pressed before the duty is gone.
+        assertThat(button("Remove it")).isDisabled();
+        answersTake(0);
         act("More about baseline", "Remove…");
         button("Remove it").click();
         assertThat(page.getByText("None yet. A baseline log")).isVisible();

@@ -2,6 +2,8 @@ package isotherm.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.google.gson.JsonObject;
+import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -49,6 +51,18 @@ abstract class Workshop {
                         AriaRole.MENUITEM,
                         new Page.GetByRoleOptions().setName(action).setExact(true))
                 .click();
+    }
+
+    /** A slow connection: each answer of the server comes after so many milliseconds. */
+    void answersTake(int milliseconds) {
+        JsonObject slow = new JsonObject();
+        slow.addProperty("offline", false);
+        slow.addProperty("latency", milliseconds);
+        slow.addProperty("downloadThroughput", -1);
+        slow.addProperty("uploadThroughput", -1);
+        CDPSession network = page.context().newCDPSession(page);
+        network.send("Network.enable");
+        network.send("Network.emulateNetworkConditions", slow);
     }
 
     void station(String name) {
