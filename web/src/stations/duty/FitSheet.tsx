@@ -9,6 +9,9 @@ import { FigureTable } from '../../kit/layout';
 import { headed, word } from '../../words/words';
 import { Residuals } from '../../pictures/Residuals';
 
+/** An error that is still so large a share of what it was before has hardly been told anything. */
+const LITTLE = 0.8;
+
 /** What a log says about the car, and how sure it is; one click puts it into the car, another takes it out again. */
 export function FitSheet(props: { log: Schemas['LogView']; onClose: () => void; design?: string | undefined }) {
   const { say } = usePreferences();
@@ -19,6 +22,10 @@ export function FitSheet(props: { log: Schemas['LogView']; onClose: () => void; 
   );
   const design = view.designs.find((d) => d.id === driven)?.design;
   const fit = useQuery(queries.fit(log.id, design && { car, design }));
+  // What is as unsure as before is said below; a lean from one school to the other is no multiple of anything.
+  const learned = (fit.data?.estimates ?? []).filter(
+    (e) => e.parameter !== 'SCHOOL' && e.standardError < LITTLE * e.factor * e.prior,
+  );
   const use = () => {
     if (fit.data) {
       changeCar({ ...car, sensor: car.sensor, fitted: fit.data.fitted });
@@ -49,7 +56,7 @@ export function FitSheet(props: { log: Schemas['LogView']; onClose: () => void; 
               </tr>
             </thead>
             <tbody>
-              {fit.data.estimates.map((e) => (
+              {learned.map((e) => (
                 <tr key={e.parameter}>
                   <th scope="row">{headed(word('factor', e.parameter))}</th>
                   <td>× {e.factor.toFixed(2)}</td>

@@ -64,6 +64,30 @@ public record Airway(
     }
 
     /**
+     * More or less pressure than is assumed: what is not lost by leaking first, then what the place offers.
+     *
+     * @param factor on the pressure that arrives at the core, above 0
+     * @return the same airway with that pressure
+     */
+    public Airway withPressure(double factor) {
+        double wanted = sealing * factor;
+        double sealed = Math.min(1, wanted);
+        double offered = sealed > 0 ? wanted / sealed : 1;
+        return new Airway(
+                place,
+                cpOut + (cpIn - cpOut) * offered,
+                cpOut,
+                sealed,
+                shadedShare,
+                openingArea,
+                mesh,
+                ductHeads,
+                fan,
+                measured,
+                intakeBehind);
+    }
+
+    /**
      * @param newShade share of the face that gets no air, 0 to 1
      * @return the same airway shaded otherwise
      */

@@ -29,6 +29,14 @@ public record Radiator(
     /** Velocity heads lost on the way out through the engine bay, on the radiator's face speed (default). */
     static final double BAY_EXIT_HEADS = 3.0;
 
+    /**
+     * @param factor on the heat that it gives to the air
+     * @return the same radiator giving so many times as much
+     */
+    public Radiator times(double factor) {
+        return new Radiator(faceArea, conductance * factor, pressureDrop, openingArea, fanPressure, fanFlow);
+    }
+
     /** Loss of a part of the face, share 0 to 1 of it. */
     Resistance resistance(double share, double density) {
         double q = REFERENCE_SPEED * faceArea * share;

@@ -1,8 +1,8 @@
 package isotherm.core.car;
 
-import isotherm.core.airflow.Airway;
 import isotherm.core.duty.Vehicle;
 import isotherm.core.fluid.Oil;
+import isotherm.core.fluid.Units;
 import isotherm.core.heat.Engine;
 import isotherm.core.heat.HeatSchool;
 import isotherm.core.hydraulics.GaugePoint;
@@ -67,11 +67,24 @@ public record Car(
      * What a log has said about coolers on this car.
      *
      * @param efficacy factor on the efficacy of a core, above 0
-     * @param air factor on the share of the air pressure that arrives, above 0
+     * @param air factor on the air pressure that arrives at a core, above 0
+     * @param opening factor on an oil thermostat's opening temperature in °C, above 0
+     * @param sensor factor on what the oil temperature sensor shows in °C, above 0
      */
-    public record Correction(double efficacy, double air) {
+    public record Correction(double efficacy, double air, double opening, double sensor) {
         /** No log yet. */
-        public static final Correction NONE = new Correction(1, 1);
+        public static final Correction NONE = new Correction(1, 1, 1, 1);
+
+        /**
+         * @param byEfficacy factor on the efficacy's
+         * @param byAir factor on the air pressure's
+         * @param byOpening factor on the opening's
+         * @param bySensor factor on the sensor's
+         * @return all of them multiplied
+         */
+        public Correction times(double byEfficacy, double byAir, double byOpening, double bySensor) {
+            return new Correction(efficacy * byEfficacy, air * byAir, opening * byOpening, sensor * bySensor);
+        }
     }
 
     /** Where an oil temperature sensor sits. */
@@ -176,11 +189,18 @@ public record Car(
         if (correction.equals(Correction.NONE)) {
             return cooler;
         }
-        Airway airway = cooler.airway();
         return new Design.Cooler(
                 cooler.core(),
-                airway.withSealing(Math.min(1, airway.sealing() * correction.air())),
-                cooler.loop(),
+                cooler.airway().withPressure(correction.air()),
+                cooler.loop().withThermostat(cooler.loop().thermostat().map(t -> t.withOpening(correction.opening()))),
                 cooler.efficacy() * correction.efficacy());
+    }
+
+    /**
+     * @param kelvin oil temperature where the sensor sits, K
+     * @return what its display shows, K
+     */
+    public double shown(double kelvin) {
+        return Units.kelvin((kelvin - Units.ZERO_CELSIUS) * correction.sensor());
     }
 }

@@ -26,6 +26,14 @@ public record Coolant(double capacity, double heatShare, Radiator radiator, doub
     }
 
     /**
+     * @param newRadiator another radiator
+     * @return the same circuit with it
+     */
+    public Coolant withRadiator(Radiator newRadiator) {
+        return new Coolant(capacity, heatShare, newRadiator, opensK, fullK);
+    }
+
+    /**
      * @param displacement of the engine, m³
      * @param rpm engine speed, 1/min
      * @return heat into the coolant at idle and on overrun, W

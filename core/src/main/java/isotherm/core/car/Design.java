@@ -71,16 +71,7 @@ public record Design(Optional<Cooler> cooler, boolean keepFactoryExchanger, Opti
      */
     public Design withThermostat(Optional<OilThermostat> thermostat) {
         return new Design(
-                cooler.map(c -> new Cooler(
-                        c.core(),
-                        c.airway(),
-                        new CoolerLoop(
-                                c.loop().feed(),
-                                c.loop().back(),
-                                c.loop().plateHeads(),
-                                thermostat,
-                                c.loop().extraVolume()),
-                        c.efficacy())),
+                cooler.map(c -> new Cooler(c.core(), c.airway(), c.loop().withThermostat(thermostat), c.efficacy())),
                 keepFactoryExchanger,
                 oil);
     }

@@ -63,6 +63,53 @@ public sealed interface HeatSchool {
         }
     }
 
+    /** Share of the highest power and speed at which two schools are made to agree: a fast lap's mean (default). */
+    double AGREE = 0.75;
+
+    /**
+     * @param engine an engine
+     * @return the other way of estimating its heat, set to give the same at three quarters of its power and speed
+     */
+    default HeatSchool other(Engine engine) {
+        HeatSchool other = this instanceof Friction
+                ? new ShareOfPower(engine.aspiration().oilShare())
+                : new Friction(Friction.FRICTION_SHARE);
+        double power = AGREE * engine.power();
+        double rpm = AGREE * engine.maxRpm();
+        return new Fitted(other, oilHeat(engine, power, rpm) / other.oilHeat(engine, power, rpm));
+    }
+
+    /**
+     * The same school leaning further towards the other one.
+     *
+     * @param engine the engine whose heat is estimated
+     * @param weight of the other school to be added: 1 goes all the way
+     * @return the estimate between the two
+     */
+    default HeatSchool leaning(Engine engine, double weight) {
+        if (this instanceof Fitted f) {
+            return new Fitted(f.base.leaning(engine, weight), f.scale);
+        }
+        return this instanceof Between b
+                ? new Between(b.base, b.other, b.weight + weight)
+                : new Between(this, other(engine), weight);
+    }
+
+    /**
+     * Somewhere between two schools, or a little beyond one.
+     *
+     * @param base the one
+     * @param other the other
+     * @param weight of the other: 0 for the one alone, 1 for the other alone
+     */
+    record Between(HeatSchool base, HeatSchool other, double weight) implements HeatSchool {
+        @Override
+        public double oilHeat(Engine engine, double brakePower, double rpm) {
+            double one = base.oilHeat(engine, brakePower, rpm);
+            return Math.max(0, one + weight * (other.oilHeat(engine, brakePower, rpm) - one));
+        }
+    }
+
     /**
      * Another school, scaled by what a log says.
      *

@@ -21,6 +21,14 @@ public record CoolerLoop(
     public static final double PLATE_HEADS = 3.5;
 
     /**
+     * @param newThermostat another thermostat, or none
+     * @return the same loop with it
+     */
+    public CoolerLoop withThermostat(Optional<OilThermostat> newThermostat) {
+        return new CoolerLoop(feed, back, plateHeads, newThermostat, extraVolume);
+    }
+
+    /**
      * One part of the loop's pressure loss.
      *
      * @param what {@code plate}, {@code feed hose}, {@code core} or {@code return hose}

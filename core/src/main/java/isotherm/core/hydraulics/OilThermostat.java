@@ -1,5 +1,7 @@
 package isotherm.core.hydraulics;
 
+import isotherm.core.fluid.Units;
+
 /**
  * A wax thermostat that sends oil to the cooler.
  *
@@ -45,6 +47,15 @@ public record OilThermostat(double opensK, double fullK, double leak, Site site)
      */
     public static OilThermostat opening(double opensK) {
         return new OilThermostat(opensK, opensK + SPAN, LEAK, Site.PLATE);
+    }
+
+    /**
+     * @param factor on its opening temperature in °C, above 0
+     * @return a thermostat that opens so much later or earlier, with the same span
+     */
+    public OilThermostat withOpening(double factor) {
+        double later = (opensK - Units.ZERO_CELSIUS) * (factor - 1);
+        return new OilThermostat(opensK + later, fullK + later, leak, site);
     }
 
     /**

@@ -10,15 +10,30 @@ import org.hipparchus.linear.EigenDecompositionSymmetric;
 
 /**
  * How sure the model's factors are about a car's present numbers: standard deviations of their logarithms and the correlation
- * between them. The arrays are shared, not copied: do not change them.
+ * between them; and how far the model itself is off on any one day, whatever its numbers. The arrays are shared, not copied: do
+ * not change them.
  *
  * @param factors the uncertain factors, each once
  * @param deviation standard deviation of the logarithm of each
  * @param correlation between them, in their order; 1 on the diagonal
+ * @param discrepancy standard deviation of what the model leaves out of a session, as a share of the oil's rise over the air
  */
-public record Belief(List<Factor> factors, double[] deviation, double[][] correlation) {
-    /** Factors that count where no log has been fitted. */
-    private static final Set<Factor> UNCERTAIN = EnumSet.of(Factor.HEAT, Factor.LOSSES, Factor.EFFICACY, Factor.AIR);
+public record Belief(List<Factor> factors, double[] deviation, double[][] correlation, double discrepancy) {
+    /** What the model leaves out of a session before several logs of a car have told, as a share of the rise (default). */
+    public static final double DISCREPANCY = 0.025;
+
+    /** Factors that count where nothing has been learned. */
+    private static final Set<Factor> UNCERTAIN = EnumSet.of(
+            Factor.HEAT,
+            Factor.SCHOOL,
+            Factor.SUMP,
+            Factor.BLOCK,
+            Factor.EFFICACY,
+            Factor.AIR,
+            Factor.RADIATOR,
+            Factor.OPENING);
+    /** What a fit of older logs has said with one factor. */
+    private static final Set<Factor> PASSIVE = EnumSet.of(Factor.SUMP, Factor.BLOCK);
 
     /** Checks that the sizes agree. */
     public Belief {
@@ -31,7 +46,7 @@ public record Belief(List<Factor> factors, double[] deviation, double[][] correl
 
     /** @return the belief before any log: independent priors of each factor */
     public static Belief prior() {
-        return after(new Belief(List.of(), new double[0], new double[0][]));
+        return after(new Belief(List.of(), new double[0], new double[0][], DISCREPANCY));
     }
 
     /**
@@ -40,7 +55,10 @@ public record Belief(List<Factor> factors, double[] deviation, double[][] correl
      */
     public static Belief after(Belief learned) {
         List<Factor> all = new ArrayList<>(learned.factors);
-        UNCERTAIN.stream().filter(f -> !all.contains(f)).forEach(all::add);
+        UNCERTAIN.stream()
+                .filter(f -> !all.contains(f))
+                .filter(f -> !(PASSIVE.contains(f) && all.contains(Factor.LOSSES)))
+                .forEach(all::add);
         int known = learned.factors.size();
         double[] deviation = new double[all.size()];
         double[][] correlation = new double[all.size()][all.size()];
@@ -51,7 +69,7 @@ public record Belief(List<Factor> factors, double[] deviation, double[][] correl
             }
             correlation[i][i] = 1;
         }
-        return new Belief(all, deviation, correlation);
+        return new Belief(all, deviation, correlation, learned.discrepancy);
     }
 
     /** A square root of the correlation, so that independent standard samples become correlated ones. */
@@ -82,7 +100,8 @@ public record Belief(List<Factor> factors, double[] deviation, double[][] correl
         return other instanceof Belief b
                 && b.factors.equals(factors)
                 && Arrays.equals(b.deviation, deviation)
-                && Arrays.deepEquals(b.correlation, correlation);
+                && Arrays.deepEquals(b.correlation, correlation)
+                && b.discrepancy == discrepancy;
     }
 
     @Override

@@ -8,17 +8,29 @@ import java.util.List;
 /** A number of the model that neither tape nor data sheet gives: believed within its prior, or learned from a log. */
 public enum Factor implements MessageTopic {
     /** Factor on the heat into the oil. */
-    HEAT(0.15),
-    /** Factor on the passive losses of sump and block. */
+    HEAT(0.30),
+    /** Leaning towards the other school of heat: its logarithm is the other's weight. */
+    SCHOOL(1.0),
+    /** Factor on what the sump loses to the air. */
+    SUMP(0.30),
+    /** Factor on what passes between oil and coolant through the block. */
+    BLOCK(0.40),
+    /** Factor on sump and block together, as logs told of them before the two were told apart; no new fit has it. */
     LOSSES(0.20),
     /** Factor on the oil and the metal that follows it. */
     MASS(0.25),
     /** Factor on the core's efficacy. */
     EFFICACY(0.125),
-    /** Factor on the share of the air pressure that arrives. */
-    AIR(0.12),
+    /** Factor on the air pressure that arrives at the core. */
+    AIR(0.25),
     /** Factor on the heat into the coolant under load. */
-    COOLANT(0.15);
+    COOLANT(0.15),
+    /** Factor on what the radiator gives to the air. */
+    RADIATOR(0.12),
+    /** Factor on the oil thermostat's opening temperature in °C: 1.5 °C of 90. */
+    OPENING(0.0167),
+    /** Factor on what the oil temperature sensor shows in °C: 1 °C of 100. */
+    SENSOR(0.01);
 
     /** Oil temperature at which its heat capacity is weighed against the metal's, K. */
     private static final double WARM_K = 363;
@@ -52,11 +64,10 @@ public enum Factor implements MessageTopic {
     public Car scale(Car car, double factor) {
         return switch (this) {
             case HEAT -> car.withSchool(new HeatSchool.Fitted(car.school(), factor));
-            case LOSSES -> {
-                Car.PassiveLosses l = car.losses();
-                yield car.withLosses(
-                        new Car.PassiveLosses(l.still() * factor, l.moving() * factor, l.block() * factor, l.metal()));
-            }
+            case SUMP -> losses(car, factor, 1);
+            case BLOCK -> losses(car, 1, factor);
+            case LOSSES -> losses(car, factor, factor);
+            case SCHOOL -> car.withSchool(car.school().leaning(car.engine(), Math.log(factor)));
             case MASS -> {
                 // Oil is weighed at its change; what is uncertain is how much metal follows it.
                 Car.PassiveLosses l = car.losses();
@@ -64,14 +75,20 @@ public enum Factor implements MessageTopic {
                 double metal = Math.max(0, factor * (oil + l.metal()) - oil);
                 yield car.withLosses(new Car.PassiveLosses(l.still(), l.moving(), l.block(), metal));
             }
-            case EFFICACY ->
-                car.withCorrection(new Car.Correction(
-                        car.correction().efficacy() * factor, car.correction().air()));
-            case AIR ->
-                car.withCorrection(new Car.Correction(
-                        car.correction().efficacy(), car.correction().air() * factor));
+            case EFFICACY -> car.withCorrection(car.correction().times(factor, 1, 1, 1));
+            case AIR -> car.withCorrection(car.correction().times(1, factor, 1, 1));
+            case OPENING -> car.withCorrection(car.correction().times(1, 1, factor, 1));
+            case SENSOR -> car.withCorrection(car.correction().times(1, 1, 1, factor));
             case COOLANT ->
                 car.withCoolant(car.coolant().withHeatShare(car.coolant().heatShare() * factor));
+            case RADIATOR ->
+                car.withCoolant(
+                        car.coolant().withRadiator(car.coolant().radiator().times(factor)));
         };
+    }
+
+    private static Car losses(Car car, double sump, double block) {
+        Car.PassiveLosses l = car.losses();
+        return car.withLosses(new Car.PassiveLosses(l.still() * sump, l.moving() * sump, l.block() * block, l.metal()));
     }
 }

@@ -10,7 +10,8 @@ import org.hipparchus.random.Well19937c;
 
 /**
  * How sure a figure is: the whole session again and again with the uncertain factors drawn from what is believed of them:
- * their priors, or what a log left of those, correlations and all.
+ * their priors, or what a log left of those, correlations and all; and each time the oil's rise over the air is off by what the
+ * model leaves out.
  *
  * <p>Latin hypercube samples, repeatable by seed. Source: McKay, Beckman and Conover, Technometrics 21 (1979) 239–245.
  *
@@ -45,7 +46,9 @@ public record Prediction(
      * @return quantiles and odds
      */
     public static Prediction of(Car car, Duty duty, Design design, Belief belief, int samples, long seed) {
-        double[][] z = hypercube(samples, belief.factors().size(), seed);
+        int factors = belief.factors().size();
+        double[][] z = hypercube(samples, factors + 1, seed);
+        double air = duty.weather().ambientK();
         double[][] root = belief.root();
         double[] peaks = new double[samples];
         double[] plateaus = new double[samples];
@@ -61,8 +64,9 @@ public record Prediction(
                     design,
                     duty.start().oilK(),
                     duty.start().coolantK());
-            peaks[i] = session.peak();
-            plateaus[i] = session.plateau();
+            double leftOut = Math.exp(belief.discrepancy() * z[i][factors]);
+            peaks[i] = air + leftOut * (session.peak() - air);
+            plateaus[i] = air + leftOut * (session.plateau() - air);
             underLimit += peaks[i] < car.limits().limitK() ? 1 : 0;
             underTarget += peaks[i] < car.limits().targetHighK() ? 1 : 0;
         }
@@ -81,9 +85,9 @@ public record Prediction(
 
     private static Car sampled(Car car, Belief belief, double[][] root, double[] z) {
         Car sampled = car;
-        for (int f = 0; f < z.length; f++) {
+        for (int f = 0; f < root.length; f++) {
             double correlated = 0;
-            for (int k = 0; k < z.length; k++) {
+            for (int k = 0; k < root.length; k++) {
                 correlated += root[f][k] * z[k];
             }
             sampled = belief.factors().get(f).scale(sampled, Math.exp(belief.deviation()[f] * correlated));

@@ -18,6 +18,7 @@ import isotherm.core.heat.HeatSchool;
 import isotherm.core.hydraulics.OilThermostat;
 import isotherm.core.simulate.Belief;
 import isotherm.core.simulate.DemoCars;
+import isotherm.core.simulate.Factor;
 import isotherm.core.simulate.Prediction;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
@@ -25,7 +26,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Random;
+import org.hipparchus.random.RandomGenerator;
+import org.hipparchus.random.Well19937c;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -35,8 +37,11 @@ import org.junit.jupiter.api.Test;
  */
 class CoverageTest {
     private static final String TRIES = "isotherm.coverage";
-    private static final int SHORT = 12;
+    private static final int SHORT = 20;
     private static final int SAMPLES = 48;
+    /** Share of the truths that an interval promises to hold. */
+    private static final double PROMISED = 0.8;
+
     private static final Car DESCRIBED = DemoCars.car();
     private static final Design BARE = Design.NO_COOLER;
     private static final Design COOLED = DemoCars.design(13, Place.LOWER_GRILLE_AHEAD);
@@ -53,19 +58,19 @@ class CoverageTest {
     private static final double OPENING = 1.5;
 
     private static final double SENSOR = 1.0;
+    /** Standard deviations of the logarithm of what differs from day to day. */
+    private static final double DAY_HEAT = 0.03;
+
+    private static final double DAY_AIR = 0.05;
 
     /** A real car: what it is, how far its thermostat is off, what its sensor adds. */
     private record Truth(Car car, double opening, double sensor) {
-        static Truth drawn(Random random) {
+        static Truth drawn(RandomGenerator random) {
             Car d = DESCRIBED;
             // As often as not heat goes by the other school, set to give the same at three quarters of power and speed.
             HeatSchool school = d.school();
             if (random.nextBoolean()) {
-                double power = 0.75 * d.engine().power();
-                double rpm = 0.75 * d.engine().maxRpm();
-                HeatSchool other = new HeatSchool.Friction(HeatSchool.Friction.FRICTION_SHARE);
-                double same = d.school().oilHeat(d.engine(), power, rpm) / other.oilHeat(d.engine(), power, rpm);
-                school = new HeatSchool.Fitted(other, same);
+                school = school.other(d.engine());
             }
             Car.PassiveLosses l = d.losses();
             double sump = log(random, SUMP);
@@ -75,7 +80,7 @@ class CoverageTest {
                     d.withSchool(new HeatSchool.Fitted(school, log(random, HEAT)))
                             .withLosses(new Car.PassiveLosses(
                                     l.still() * sump, l.moving() * sump, l.block() * log(random, BLOCK), l.metal()))
-                            .withCorrection(new Car.Correction(1, log(random, AIR)))
+                            .withCorrection(new Car.Correction(1, log(random, AIR), 1, 1))
                             .withCoolant(new Coolant(
                                     c.capacity(),
                                     c.heatShare(),
@@ -96,7 +101,7 @@ class CoverageTest {
                     r.fanFlow());
         }
 
-        private static double log(Random random, double deviation) {
+        private static double log(RandomGenerator random, double deviation) {
             return Math.exp(deviation * random.nextGaussian());
         }
 
@@ -108,8 +113,10 @@ class CoverageTest {
                     .orElse(design);
         }
 
-        Session driven(Duty duty, Design design) {
-            return Simulator.run(car, duty, of(design));
+        /** A day of its own: another pace, fuel, wind and traffic than any description or log knows. */
+        Session driven(Duty duty, Design design, RandomGenerator random) {
+            Car today = Factor.AIR.scale(Factor.HEAT.scale(car, log(random, DAY_HEAT)), log(random, DAY_AIR));
+            return Simulator.run(today, duty, of(design));
         }
     }
 
@@ -118,6 +125,9 @@ class CoverageTest {
         private final String name;
         private final List<Double> widths = new ArrayList<>();
         private final List<Double> errors = new ArrayList<>();
+        /** Each error as a share of the interval's half on its side: 1 at its end. */
+        private final List<Double> needed = new ArrayList<>();
+
         private int held;
 
         Tally(String name) {
@@ -127,27 +137,30 @@ class CoverageTest {
         void add(Prediction p, double truth) {
             held += truth >= p.peakLow() && truth <= p.peakHigh() ? 1 : 0;
             widths.add(p.peakHigh() - p.peakLow());
-            errors.add(Math.abs(p.peakMedian() - truth));
+            double error = truth - p.peakMedian();
+            errors.add(Math.abs(error));
+            needed.add(error / (error > 0 ? p.peakHigh() - p.peakMedian() : p.peakLow() - p.peakMedian()));
         }
 
         double coverage() {
             return (double) held / widths.size();
         }
 
-        private static double median(List<Double> values) {
-            return values.stream().sorted().toList().get(values.size() / 2);
+        private static double quantile(List<Double> values, double share) {
+            return values.stream().sorted().toList().get((int) (share * values.size()));
         }
 
         @Override
         public String toString() {
             return String.format(
                     Locale.ROOT,
-                    "| %s | %.0f %% of %d | %.1f °C | %.1f °C |",
+                    "| %s | %.0f %% of %d | %.1f °C | %.1f °C | %.2f |",
                     name,
                     100 * coverage(),
                     widths.size(),
-                    median(widths),
-                    median(errors));
+                    quantile(widths, 0.5),
+                    quantile(errors, 0.5),
+                    quantile(needed, PROMISED));
         }
     }
 
@@ -157,9 +170,9 @@ class CoverageTest {
     }
 
     /** What a logger would have kept of a session. */
-    private static LogFit.Result taught(Truth truth, TrackDuty duty, Design design, Random random) {
+    private static LogFit.Result taught(Truth truth, TrackDuty duty, Design design, RandomGenerator random) {
         DemandTrace d = duty.demand(DESCRIBED.vehicle(), DESCRIBED.engine());
-        Session s = truth.driven(duty, design);
+        Session s = truth.driven(duty, design, random);
         double[] time = new double[d.cells()];
         double[] oil = new double[d.cells()];
         double[] coolant = new double[d.cells()];
@@ -189,22 +202,22 @@ class CoverageTest {
         TrackDuty day = on(DemoCars.DAY);
         TrackDuty another = on(new Weather(Units.kelvin(18), 240));
         for (int i = 0; i < tries; i++) {
-            Random random = new Random(i);
+            RandomGenerator random = new Well19937c(i);
             Truth truth = Truth.drawn(random);
             before.add(
                     Prediction.of(DESCRIBED, day, COOLED, Belief.prior(), SAMPLES, i),
-                    truth.driven(day, COOLED).peak());
+                    truth.driven(day, COOLED, random).peak());
             LogFit.Result cooled = taught(truth, day, COOLED, random);
             same.add(
                     Prediction.of(cooled.car(), another, COOLED, cooled.belief(), SAMPLES, i),
-                    truth.driven(another, COOLED).peak());
+                    truth.driven(another, COOLED, random).peak());
             larger.add(
                     Prediction.of(cooled.car(), day, LARGER, cooled.belief(), SAMPLES, i),
-                    truth.driven(day, LARGER).peak());
+                    truth.driven(day, LARGER, random).peak());
             LogFit.Result bare = taught(truth, day, BARE, random);
             fitted.add(
                     Prediction.of(bare.car(), day, COOLED, bare.belief(), SAMPLES, i),
-                    truth.driven(day, COOLED).peak());
+                    truth.driven(day, COOLED, random).peak());
         }
         return List.of(before, same, fitted, larger);
     }
@@ -214,11 +227,14 @@ class CoverageTest {
         Integer asked = Integer.getInteger(TRIES);
         List<Tally> tallies = tried(asked == null ? SHORT : asked);
         if (asked != null) {
-            System.out.println("| what is predicted | held by the 10 to 90 % interval | median width | median error |");
-            System.out.println("|---|---|---|---|");
+            System.out.println("| what is predicted | held by the 10 to 90 % interval | median width | median error"
+                    + " | share of the width that holds 80 % |");
+            System.out.println("|---|---|---|---|---|");
             tallies.forEach(System.out::println);
         }
-        assertThat(tallies.get(0).coverage()).as(tallies.get(0).toString()).isGreaterThanOrEqualTo(0.5);
-        assertThat(tallies).allSatisfy(t -> assertThat(Tally.median(t.widths)).isPositive());
+        // Of a promise of 80 % a hundred cars show 75 to 90, and twenty between 60 and 95.
+        assertThat(tallies).allSatisfy(t -> assertThat(t.coverage())
+                .as(t.toString())
+                .isBetween(asked == null ? 0.60 : 0.75, asked == null ? 0.95 : 0.90));
     }
 }

@@ -83,9 +83,11 @@ class LogFitTest {
         Made made = made(1.15, 0.9, Design.NO_COOLER, 3);
         LogFit.Result r = LogFit.fit(CAR, Design.NO_COOLER, made.log(), made.oilK(), Optional.empty());
         LogFit.Estimate heat = of(r, Factor.HEAT);
-        LogFit.Estimate losses = of(r, Factor.LOSSES);
+        LogFit.Estimate sump = of(r, Factor.SUMP);
+        LogFit.Estimate block = of(r, Factor.BLOCK);
         assertThat(Math.abs(heat.factor() - 1.15)).isLessThan(3 * heat.standardError());
-        assertThat(Math.abs(losses.factor() - 0.9)).isLessThan(3 * losses.standardError());
+        assertThat(Math.abs(sump.factor() - 0.9)).isLessThan(3 * sump.standardError());
+        assertThat(Math.abs(block.factor() - 0.9)).isLessThan(3 * block.standardError());
         assertThat(heat.standardError()).isLessThan(heat.prior());
         assertThat(r.rms()).isLessThan(1.0);
         assertThat(Arrays.stream(r.residuals()).average().orElseThrow()).isBetween(-0.3, 0.3);
@@ -99,7 +101,7 @@ class LogFitTest {
         double after = Simulator.run(r.car(), made.log(), Design.NO_COOLER).peak();
         double logged =
                 Arrays.stream(made.oilK()).filter(Double::isFinite).max().orElseThrow();
-        assertThat(Math.abs(after - logged)).isLessThan(2.0).isLessThan(Math.abs(before - logged));
+        assertThat(Math.abs(after - logged)).isLessThan(2.5).isLessThan(Math.abs(before - logged));
     }
 
     @Test
@@ -107,12 +109,12 @@ class LogFitTest {
         Design cooled = DemoCars.design(16, Place.GRILLE_AHEAD);
         Made made = made(1.1, 1.0, cooled, 7);
         LogFit.Result r = LogFit.fit(CAR, cooled, made.log(), made.oilK(), Optional.empty());
-        assertThat(r.estimates()).hasSize(5);
+        assertThat(r.estimates()).hasSize(11);
         assertThat(r.notes())
                 .anySatisfy(w -> assertThat(w.key()).isIn(FitNote.TIED.key("text"), FitNote.LITTLE.key("text")));
-        for (int i = 0; i < 5; i++) {
+        for (int i = 0; i < 11; i++) {
             assertThat(r.correlation()[i][i]).isCloseTo(1, within(1e-9));
-            for (int j = 0; j < 5; j++) {
+            for (int j = 0; j < 11; j++) {
                 assertThat(r.correlation()[i][j])
                         .isBetween(-1.0 - 1e-9, 1.0 + 1e-9)
                         .isCloseTo(r.correlation()[j][i], within(1e-9));
@@ -184,7 +186,7 @@ class LogFitTest {
         LogFit.Result r = LogFit.fit(CAR, Design.NO_COOLER, log, s.oil(), Optional.of(s.coolant()));
         LogFit.Estimate coolant = of(r, Factor.COOLANT);
         assertThat(coolant.factor()).isCloseTo(1.3, within(0.1));
-        assertThat(coolant.standardError()).isLessThan(0.5 * coolant.prior());
+        assertThat(coolant.standardError()).isLessThan(0.6 * coolant.prior());
         assertThat(of(r, Factor.HEAT).factor()).isCloseTo(1, within(0.05));
     }
 

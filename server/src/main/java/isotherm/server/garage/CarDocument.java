@@ -160,9 +160,16 @@ public record CarDocument(
     /** What a log has taught about this car; taking it out again gives the car as it was. */
     public record FittedDocument(
             @Text(value = "the log", min = 1, max = 120) String log,
-            @Text(value = "factors on the car's own figures", min = 1, max = 6) List<FactorDocument> factors,
-            @Text(value = "correlation between them, in their order", min = 1, max = 6)
-                    List<CorrelationDocument> correlation) {
+            @Text(value = "factors on the car's own figures", min = 1, max = 16) List<FactorDocument> factors,
+            @Text(value = "correlation between them, in their order", min = 1, max = 16)
+                    List<CorrelationDocument> correlation,
+            @Missing("2.5 %")
+                    @Quantity(
+                            value = "what the model leaves out of a session, of the oil's rise over the air",
+                            min = 0,
+                            max = 50,
+                            unit = "%")
+                    Double leftOutPercent) {
 
         Car applied(Car car) {
             Car applied = car;
@@ -182,7 +189,8 @@ public record CarDocument(
                             .map(row -> row.row().stream()
                                     .mapToDouble(Double::doubleValue)
                                     .toArray())
-                            .toArray(double[][]::new)));
+                            .toArray(double[][]::new),
+                    leftOutPercent == null ? Belief.DISCREPANCY : leftOutPercent / 100));
         }
 
         void check(String path, List<Problem> problems) {
@@ -219,12 +227,12 @@ public record CarDocument(
     /** One factor that a log has taught. */
     public record FactorDocument(
             @Text("which") Factor factor,
-            @Quantity(value = "factor on the car's own figure", min = 0.1, max = 10) double value,
-            @Quantity(value = "standard error of the factor", min = 0, max = 10) double standardError) {}
+            @Quantity(value = "factor on the car's own figure", min = 0.02, max = 50) double value,
+            @Quantity(value = "standard error of the factor", min = 0, max = 100) double standardError) {}
 
     /** One row of correlations. */
     public record CorrelationDocument(
-            @Quantity(value = "correlation", min = -1, max = 1) @Text(value = "correlations", min = 1, max = 6)
+            @Quantity(value = "correlation", min = -1, max = 1) @Text(value = "correlations", min = 1, max = 16)
                     List<Double> row) {}
 
     @Override

@@ -90,7 +90,8 @@ public final class EvidenceSolver {
                                 .map(row -> new CarDocument.CorrelationDocument(Arrays.stream(row)
                                         .mapToObj(v -> round(v, 4))
                                         .toList()))
-                                .toList()));
+                                .toList(),
+                        round(100 * r.learned().discrepancy(), 2)));
     }
 
     private static double[] kelvin(List<Double> celsius) {

@@ -1,0 +1,170 @@
+package isotherm.core.fit;
+
+import isotherm.core.car.Car;
+import isotherm.core.simulate.Belief;
+import isotherm.core.simulate.Factor;
+import java.util.List;
+import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.RealMatrix;
+import org.hipparchus.linear.RealVector;
+import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresBuilder;
+import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresOptimizer;
+import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOptimizer;
+import org.hipparchus.util.Pair;
+
+/**
+ * One Bayesian update of a car's uncertain factors by everything that was read: the most likely factors by
+ * Levenberg–Marquardt with the priors as further residuals, their covariance by linearising there. Parameters are logarithms of
+ * factors on the car's present numbers, so that none can turn negative; each piece of evidence has a further one, the share of
+ * the rise that the model left out of it, which is of that day alone and is integrated away.
+ */
+public final class Learning {
+    private static final double STEP = 1e-3;
+    private static final int MAX_EVALUATIONS = 200;
+    private static final int MAX_ITERATIONS = 60;
+
+    private final Car car;
+    private final List<Factor> factors;
+    private final List<Evidence> evidence;
+    private final double[][] observed;
+    private final double[][] deviation;
+    private final int readings;
+
+    private Learning(Car car, List<Factor> factors, List<Evidence> evidence) {
+        this.car = car;
+        this.factors = List.copyOf(factors);
+        this.evidence = List.copyOf(evidence);
+        this.observed = evidence.stream().map(Evidence::observed).toArray(double[][]::new);
+        this.deviation = evidence.stream().map(Evidence::deviation).toArray(double[][]::new);
+        int count = 0;
+        for (double[] o : observed) {
+            count += o.length;
+        }
+        this.readings = count;
+    }
+
+    /**
+     * What came out.
+     *
+     * @param car the car with the most likely factors in it
+     * @param factors on the present numbers, in the order of the belief's
+     * @param belief how sure they are, together
+     * @param residuals read less expected, for each piece of evidence, in its units
+     */
+    public record Learned(Car car, double[] factors, Belief belief, double[][] residuals) {}
+
+    /**
+     * Learns.
+     *
+     * @param car the car with the numbers that were believed before
+     * @param factors what may be learned
+     * @param evidence what was read
+     * @return the most likely factors and how sure they are
+     */
+    public static Learned from(Car car, List<Factor> factors, List<? extends Evidence> evidence) {
+        return new Learning(car, factors, List.copyOf(evidence)).learned();
+    }
+
+    private Car scaled(double[] at) {
+        Car scaled = car;
+        for (int j = 0; j < factors.size(); j++) {
+            scaled = factors.get(j).scale(scaled, Math.exp(at[j]));
+        }
+        return scaled;
+    }
+
+    private int parameters() {
+        return factors.size() + evidence.size();
+    }
+
+    private double prior(int parameter) {
+        return parameter < factors.size() ? factors.get(parameter).spread() : Belief.DISCREPANCY;
+    }
+
+    /** Expected readings over their errors, then the parameters over their priors. */
+    private double[] weighted(double[] at) {
+        Car scaled = scaled(at);
+        double[] values = new double[readings + at.length];
+        int row = 0;
+        for (int e = 0; e < evidence.size(); e++) {
+            Evidence.Expected expected = evidence.get(e).expected(scaled);
+            for (int i = 0; i < observed[e].length; i++) {
+                values[row++] = (expected.values()[i] + at[factors.size() + e] * expected.rise()[i]) / deviation[e][i];
+            }
+        }
+        for (int j = 0; j < at.length; j++) {
+            values[readings + j] = at[j] / prior(j);
+        }
+        return values;
+    }
+
+    private Pair<RealVector, RealMatrix> linearised(RealVector point) {
+        double[] at = point.toArray();
+        double[] base = weighted(at);
+        double[][] jacobian = new double[base.length][at.length];
+        for (int j = 0; j < factors.size(); j++) {
+            double[] moved = at.clone();
+            moved[j] += STEP;
+            double[] there = weighted(moved);
+            for (int i = 0; i < base.length; i++) {
+                jacobian[i][j] = (there[i] - base[i]) / STEP;
+            }
+        }
+        Car scaled = scaled(at);
+        int row = 0;
+        for (int e = 0; e < evidence.size(); e++) {
+            int j = factors.size() + e;
+            double[] rise = evidence.get(e).expected(scaled).rise();
+            for (int i = 0; i < rise.length; i++) {
+                jacobian[row++][j] = rise[i] / deviation[e][i];
+            }
+            jacobian[readings + j][j] = 1 / prior(j);
+        }
+        return new Pair<>(new ArrayRealVector(base, false), new Array2DRowRealMatrix(jacobian, false));
+    }
+
+    private Learned learned() {
+        double[] target = new double[readings + parameters()];
+        int row = 0;
+        for (int e = 0; e < evidence.size(); e++) {
+            for (int i = 0; i < observed[e].length; i++) {
+                target[row++] = observed[e][i] / deviation[e][i];
+            }
+        }
+        LeastSquaresOptimizer.Optimum optimum = new LevenbergMarquardtOptimizer()
+                .optimize(new LeastSquaresBuilder()
+                        .model(this::linearised)
+                        .target(target)
+                        .start(new double[parameters()])
+                        .maxEvaluations(MAX_EVALUATIONS)
+                        .maxIterations(MAX_ITERATIONS)
+                        .build());
+        double[] at = optimum.getPoint().toArray();
+        int k = factors.size();
+        RealMatrix covariance = optimum.getCovariances(1e-12);
+        double[] factor = new double[k];
+        double[] spread = new double[k];
+        double[][] correlation = new double[k][k];
+        for (int i = 0; i < k; i++) {
+            factor[i] = Math.exp(at[i]);
+            spread[i] = Math.sqrt(covariance.getEntry(i, i));
+        }
+        for (int i = 0; i < k; i++) {
+            // The inverse of a stiff matrix is symmetric but for rounding.
+            for (int j = 0; j <= i; j++) {
+                correlation[i][j] = i == j ? 1 : covariance.getEntry(i, j) / (spread[i] * spread[j]);
+                correlation[j][i] = correlation[i][j];
+            }
+        }
+        double[][] residuals = new double[evidence.size()][];
+        row = 0;
+        for (int e = 0; e < residuals.length; e++) {
+            residuals[e] = new double[observed[e].length];
+            for (int i = 0; i < residuals[e].length; i++) {
+                residuals[e][i] = optimum.getResiduals().getEntry(row++) * deviation[e][i];
+            }
+        }
+        return new Learned(scaled(at), factor, new Belief(factors, spread, correlation, Belief.DISCREPANCY), residuals);
+    }
+}
