@@ -4,6 +4,9 @@ import { Fold, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
 import { SealingAndShade, useCooler } from '../core/coolerFields';
 
+/** Where the core's air leaves by an outlet of its own. */
+const OWN_STREAM = new Set(['FRONT_CORNER_VENTED', 'FRONT_CORNER_CLOSED', 'UNDER_FLOOR', 'REAR_QUARTER']);
+
 /** The air as it is taken to be where nothing has been measured. */
 export function AirflowAssumptions({ open }: { open: boolean }) {
   const { starts } = usePresets();
@@ -27,6 +30,33 @@ export function AirflowAssumptions({ open }: { open: boolean }) {
           value={cooler.openingCm2}
           step={10}
           onChange={(openingCm2) => set({ openingCm2 })}
+        />
+        {OWN_STREAM.has(cooler.place) && (
+          <Toggle
+            label="Outlet not as wide as the core"
+            value={cooler.outletCm2 !== undefined}
+            onChange={(on) => set({ outletCm2: on ? cooler.openingCm2 : undefined })}
+          />
+        )}
+        {OWN_STREAM.has(cooler.place) && cooler.outletCm2 !== undefined && (
+          <DocumentNumber
+            label="Outlet"
+            schema="CoolerDocument"
+            field="outletCm2"
+            quantity="area"
+            value={cooler.outletCm2}
+            step={10}
+            onChange={(outletCm2) => set({ outletCm2 })}
+          />
+        )}
+        <DocumentNumber
+          label="Heat ahead of it"
+          schema="CoolerDocument"
+          field="heatAheadKw"
+          quantity="power"
+          value={cooler.heatAheadKw ?? 0}
+          step={1}
+          onChange={(heatAheadKw) => set({ heatAheadKw: heatAheadKw || undefined })}
         />
         <DocumentNumber
           label="Duct loss"

@@ -4,28 +4,37 @@ import isotherm.core.exchanger.CoreModel;
 import isotherm.core.fluid.Air;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.DoubleUnaryOperator;
 import org.hipparchus.analysis.UnivariateFunction;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 
 /**
- * The pressure balance of a core in its place: what speed and fan offer equals what opening, mesh, duct, core and radiator
- * take. Ahead of or behind a radiator, the stream through the core and the stream past it run in parallel between the same
- * two pressures and share the opening.
+ * The pressure balance of a core in its place: what speed and fan offer equals what opening, mesh, duct, core, radiator and the
+ * way out take. Ahead of or behind a radiator the core's stream is one of two through it, see {@link RadiatorStream}.
+ *
+ * <p>Flows are volumes at the outside air's density; what is warmed on its way takes more room and loses more pressure. A
+ * pressure measured across the core says how much of the ram pressure really arrives; fans come on top of it.
  */
 public final class AirNetwork {
+    /** Usual rise of the air through an oil cooler, K (default); the balance is solved before the heat is known. */
+    public static final double CORE_RISE = 45;
+
     private static final double RELATIVE_ACCURACY = 1e-5;
     private static final int MAX_EVALUATIONS = 100;
     /** Far above any speed on a core's face, m/s. */
     private static final double FASTEST_FACE_SPEED = 60;
+    /** A measured pressure larger than so many times what the place offers was not measured there. */
+    private static final double MOST_PRESSURE = 20;
 
     private final Airway airway;
     private final CoreModel core;
-    private final Optional<Radiator> radiator;
+    private final Optional<RadiatorStream> stream;
     private final double ambientK;
+    private final double airInK;
     private final double density;
     private final double pascal;
     private final double coveredShare;
+    private final Resistance ownPath;
+    private final double arrivingShare;
 
     /**
      * @param airway how air gets to the core
@@ -37,13 +46,20 @@ public final class AirNetwork {
     public AirNetwork(Airway airway, CoreModel core, Optional<Radiator> radiator, double ambientK, double pascal) {
         this.airway = airway;
         this.core = core;
-        this.radiator = airway.place().stream() == Place.Stream.OWN ? Optional.empty() : radiator;
         this.ambientK = ambientK;
-        this.density = Air.density(ambientK, pascal);
         this.pascal = pascal;
-        this.coveredShare = this.radiator
-                .map(r -> Math.min(core.core().faceArea() / r.faceArea(), 1))
+        this.density = Air.density(ambientK, pascal);
+        boolean own = airway.place().stream() == Place.Stream.OWN;
+        Optional<Radiator> shared = own ? Optional.empty() : radiator;
+        this.coveredShare = shared.map(r -> Math.min(core.core().faceArea() / r.faceArea(), 1))
                 .orElse(0.0);
+        this.airInK = airway.place().stream() == Place.Stream.BEHIND_RADIATOR ? ambientK + Radiator.RISE : ambientK;
+        double face = core.core().faceArea();
+        Resistance path = openingLoss().then(meshLoss()).then(ductLoss());
+        this.ownPath = own ? path.then(outletLoss(face)) : path;
+        this.stream = shared.map(r -> new RadiatorStream(r, coveredShare, density, ambientK));
+        this.arrivingShare =
+                airway.measured().map(m -> airway.sealing() * measuredFactor(m)).orElse(airway.sealing());
     }
 
     /** @return share of the core's face that gets air, 0 to 1 */
@@ -61,8 +77,37 @@ public final class AirNetwork {
         return density;
     }
 
+    /** @return temperature of the outside air, K */
+    public double ambientK() {
+        return ambientK;
+    }
+
     private double openArea() {
         return core.core().faceArea() * openShare();
+    }
+
+    /**
+     * Edge of the opening and, where the face is larger, the jet that opens out behind it. Source of the latter: Borda and
+     * Carnot, (1 − A₁/A₂)² velocity heads of the smaller area; a duct's walls save what its own heads say.
+     */
+    private Resistance openingLoss() {
+        double widening = Math.max(0, 1 - airway.openingArea() / core.core().faceArea());
+        return Resistance.heads(Airway.OPENING_HEADS + widening * widening, density, airway.openingArea());
+    }
+
+    private Resistance meshLoss() {
+        return airway.mesh() ? Resistance.heads(Airway.MESH_HEADS, density, airway.openingArea()) : Resistance.NONE;
+    }
+
+    private Resistance ductLoss() {
+        return Resistance.heads(airway.ductHeads(), density, airway.openingArea());
+    }
+
+    /** The velocity at which the warm air leaves is lost; without a given outlet it leaves as wide as the face is. */
+    private Resistance outletLoss(double face) {
+        double warmed = (airInK + CORE_RISE) / ambientK;
+        return Resistance.heads(1, density, airway.outletArea() > 0 ? airway.outletArea() : face)
+                .times(warmed);
     }
 
     /**
@@ -74,97 +119,83 @@ public final class AirNetwork {
      * @return the flows; never negative
      */
     public AirFlow at(double speed, boolean fanOn, boolean radiatorFanOn) {
-        double ram = Math.max((airway.cpIn() - airway.cpOut()) * density / 2 * speed * speed, 0);
-        double fanPressure = fanOn ? airway.fan().map(Fan::stallPressure).orElse(0.0) : 0;
-        Resistance fan = airway.fan().map(f -> fanOn ? f.running() : f.idle()).orElse(Resistance.NONE);
-        Resistance mesh =
-                airway.mesh() ? Resistance.heads(Airway.MESH_HEADS, density, airway.openingArea()) : Resistance.NONE;
-        Resistance duct = Resistance.heads(airway.ductHeads(), density, airway.openingArea());
-        if (airway.measured().isPresent()) {
-            return measured(airway.measured().get(), speed, ram, radiatorFanOn);
-        }
-        return radiator.isPresent()
-                ? inRadiatorStream(ram, fanPressure, fan, mesh, duct, radiatorFanOn)
-                : inOwnStream(ram, fanPressure, fan, mesh, duct);
-    }
-
-    private AirFlow measured(MeasuredPressure m, double speed, double ram, boolean radiatorFanOn) {
-        double across = m.pascal() * speed * speed / (m.speed() * m.speed());
-        double q = openArea() <= 0 || across <= 0
-                ? 0
-                : solve(flow -> coreLoss(flow) - across, FASTEST_FACE_SPEED * openArea());
-        double beside = radiator.map(r -> radiatorFlow(r, 1 - coveredShare, density, ram, radiatorFanOn))
-                .orElse(0.0);
-        return flow(q, beside, across, List.of(new AirFlow.Loss("core", across)));
-    }
-
-    private AirFlow inOwnStream(double ram, double fanPressure, Resistance fan, Resistance mesh, Resistance duct) {
-        Resistance opening = Resistance.heads(Airway.OPENING_HEADS, density, airway.openingArea());
-        Resistance rest = opening.then(mesh).then(duct).then(fan);
-        double arriving = airway.sealing() * ram + fanPressure;
-        double q = openArea() <= 0 || arriving <= 0
-                ? 0
-                : solve(
-                        flow -> rest.pressure(flow) + coreLoss(flow) - arriving,
-                        Math.min(rest.flow(arriving), FASTEST_FACE_SPEED * openArea()));
-        return flow(
-                q,
-                0,
-                ram + fanPressure,
+        double ram = ram(speed);
+        double q = through(ram, arrivingShare, fanOn, radiatorFanOn);
+        double own = fanPressure(q, fanOn);
+        Optional<RadiatorStream.State> state = stream.map(s -> s.at(ram, q, radiatorFanOn));
+        double behindOpening = state.map(RadiatorStream.State::behindOpening).orElse(ram);
+        double arriving = behindOpening > 0 ? arrivingShare * behindOpening : behindOpening;
+        double leaked = Math.max(behindOpening - arriving, 0);
+        double offered = airway.measured().isPresent() ? arriving + leaked + ram - behindOpening : ram;
+        return new AirFlow(
+                q * density,
+                openArea() > 0 ? q / openArea() : 0,
+                stream.isPresent() ? q * density : 0,
+                state.map(s -> s.beside() * density).orElse(0.0),
+                offered
+                        + Math.max(own, 0)
+                        + state.map(RadiatorStream.State::fanPressure).orElse(0.0),
                 List.of(
-                        new AirFlow.Loss("leakage", (1 - airway.sealing()) * ram),
-                        new AirFlow.Loss("opening", opening.pressure(q)),
-                        new AirFlow.Loss("mesh", mesh.pressure(q)),
-                        new AirFlow.Loss("duct", duct.pressure(q)),
-                        new AirFlow.Loss("core", coreLoss(q)),
-                        new AirFlow.Loss("fan", fan.pressure(q))));
+                                new AirFlow.Loss(
+                                        "opening", openingLoss().pressure(q) + Math.max(ram - behindOpening, 0)),
+                                new AirFlow.Loss("leakage", leaked),
+                                new AirFlow.Loss("mesh", meshLoss().pressure(q)),
+                                new AirFlow.Loss("duct", ductLoss().pressure(q)),
+                                new AirFlow.Loss("core", coreLoss(q)),
+                                new AirFlow.Loss("fan", Math.max(-own, 0)),
+                                new AirFlow.Loss(
+                                        "radiator", state.map(s -> s.radiator()).orElse(0.0)),
+                                new AirFlow.Loss(
+                                        "outlet",
+                                        state.map(RadiatorStream.State::outlet)
+                                                .orElse(outletLoss(core.core().faceArea())
+                                                        .pressure(q))))
+                        .stream()
+                        .filter(l -> l.pascal() > 0)
+                        .toList());
     }
 
-    private AirFlow inRadiatorStream(
-            double ram, double fanPressure, Resistance fan, Resistance mesh, Resistance duct, boolean radiatorFanOn) {
-        Radiator r = radiator.get();
-        double restShare = Math.max(1 - coveredShare, 1e-6);
-        double pull = radiatorFanOn ? r.fanPressure() : 0;
-        Resistance behind = r.resistance(coveredShare, density);
-        Resistance past = r.resistance(restShare, density);
-        if (radiatorFanOn) {
-            behind = behind.then(r.fanResistance(coveredShare));
-            past = past.then(r.fanResistance(restShare));
-        }
-        Resistance opening = Resistance.heads(Airway.OPENING_HEADS, density, r.openingArea());
-        Resistance through = duct.then(mesh).then(fan).then(behind);
-        Resistance beside = past;
-        double assist = fanPressure + pull;
-        // The pressure behind the opening that sends a flow through the core; below ambient when a fan sucks.
-        DoubleUnaryOperator plenum = flow -> {
-            double needed = through.pressure(flow) + coreLoss(flow) - assist;
-            return needed > 0 ? needed / Math.max(airway.sealing(), 1e-6) : needed;
+    private double ram(double speed) {
+        return Math.max((airway.cpIn() - airway.cpOut()) * density / 2 * speed * speed, 0);
+    }
+
+    /** Volume flow through the core, m³/s. */
+    private double through(double ram, double arriving, boolean fanOn, boolean radiatorFanOn) {
+        double most = FASTEST_FACE_SPEED * openArea();
+        UnivariateFunction balance = q -> {
+            double taken = ownPath.pressure(q) + coreLoss(q) - fanPressure(q, fanOn);
+            if (stream.isEmpty()) {
+                return taken - arriving * ram;
+            }
+            RadiatorStream.State s = stream.get().at(ram, q, radiatorFanOn);
+            double before = s.behindOpening();
+            return taken + s.radiator() + s.behindRadiator() - (before > 0 ? arriving * before : before);
         };
-        double q = 0;
-        double behindOpening;
-        if (openArea() > 0 && airway.sealing() * ram + assist > 0) {
-            q = solve(
-                    flow -> {
-                        double p = plenum.applyAsDouble(flow);
-                        return p + opening.pressure(flow + beside.flow(p + pull)) - ram;
-                    },
-                    Math.min(through.flow(airway.sealing() * ram + assist), FASTEST_FACE_SPEED * openArea()));
-            behindOpening = plenum.applyAsDouble(q);
-        } else {
-            behindOpening = ram - opening.pressure(opening.then(beside).flow(ram + pull));
+        return openArea() <= 0 || balance.value(0) >= 0 ? 0 : solve(balance, most);
+    }
+
+    /** Factor on the share that arrives with which the core's own loss is what was measured across it, the fans standing. */
+    private double measuredFactor(MeasuredPressure m) {
+        if (openArea() <= 0) {
+            return 1;
         }
-        return flow(
-                q,
-                beside.flow(behindOpening + pull),
-                ram + assist,
-                List.of(
-                        new AirFlow.Loss("opening", ram - behindOpening),
-                        new AirFlow.Loss("leakage", (1 - airway.sealing()) * Math.max(behindOpening, 0)),
-                        new AirFlow.Loss("mesh", mesh.pressure(q)),
-                        new AirFlow.Loss("duct", duct.pressure(q)),
-                        new AirFlow.Loss("core", coreLoss(q)),
-                        new AirFlow.Loss("fan", fan.pressure(q)),
-                        new AirFlow.Loss("radiator", behind.pressure(q))));
+        double ram = ram(m.speed());
+        UnivariateFunction short_ = f -> coreLoss(through(ram, airway.sealing() * f, false, false)) - m.pascal();
+        return ram <= 0 || short_.value(MOST_PRESSURE) <= 0
+                ? MOST_PRESSURE
+                : new BracketingNthOrderBrentSolver(1e-4, 1e-4, 0.01, 5)
+                        .solve(MAX_EVALUATIONS, short_, 0, MOST_PRESSURE);
+    }
+
+    /** What the core's own fan adds; less than nothing when it is only turned by the wind, Pa. */
+    private double fanPressure(double flow, boolean on) {
+        if (airway.fan().isEmpty()) {
+            return 0;
+        }
+        Fan fan = airway.fan().get();
+        double thinner = density / Fan.REFERENCE_DENSITY;
+        double turned = -fan.idle().pressure(flow) * thinner;
+        return on ? Math.max((fan.stallPressure() - fan.running().pressure(flow)) * thinner, turned) : turned;
     }
 
     /** The flow in m³/s at which a pressure balance that rises with it, from below zero at rest, is even. */
@@ -177,7 +208,7 @@ public final class AirNetwork {
     }
 
     private double coreLoss(double flow) {
-        return flow <= 0 ? 0 : core.airPressureDrop(flow / openArea(), ambientK, pascal);
+        return flow <= 0 ? 0 : core.airPressureDrop(flow * density / openShare(), airInK, airInK + CORE_RISE, pascal);
     }
 
     /**
@@ -193,30 +224,9 @@ public final class AirNetwork {
     public static double radiatorAlone(Radiator radiator, double speed, boolean fanOn, double ambientK, double pascal) {
         double density = Air.density(ambientK, pascal);
         double ram = (Place.GRILLE_AHEAD.cpIn() - Place.GRILLE_AHEAD.cpOut()) * density / 2 * speed * speed;
-        return radiatorFlow(radiator, 1, density, ram, fanOn) * density;
-    }
-
-    /** Volume flow through a share of a radiator, m³/s. */
-    private static double radiatorFlow(Radiator radiator, double share, double density, double ram, boolean fanOn) {
-        double part = Math.max(share, 1e-6);
-        Resistance all = radiator.resistance(part, density)
-                .then(Resistance.heads(Airway.OPENING_HEADS, density, radiator.openingArea() * part));
-        return fanOn ? all.then(radiator.fanResistance(part)).flow(ram + radiator.fanPressure()) : all.flow(ram);
-    }
-
-    private AirFlow flow(double through, double beside, double available, List<AirFlow.Loss> losses) {
-        double open = openArea();
-        return new AirFlow(
-                through * density,
-                open > 0 ? through / open : 0,
-                radiator.isPresent() ? through * density : 0,
-                beside * density,
-                available,
-                losses.stream().filter(l -> l.pascal() > 0).toList());
-    }
-
-    /** @return temperature of the outside air, K */
-    public double ambientK() {
-        return ambientK;
+        return new RadiatorStream(radiator, 0, density, ambientK)
+                        .at(ram, 0, fanOn)
+                        .beside()
+                * density;
     }
 }

@@ -14,6 +14,9 @@ public record Fan(double stallPressure, double freeFlow, double onK, double offK
     /** A usual thin electric fan of 225 mm, on at 98 °C and off at 90 °C. */
     public static final Fan TYPICAL = new Fan(220, 0.35, Units.kelvin(98), Units.kelvin(90));
 
+    /** Density of air at which a fan's pressure is given, kg/m³. */
+    static final double REFERENCE_DENSITY = 1.2;
+
     /** Loss of a fan that is not driven, as a share of the falling part of its curve (default). */
     static final double IDLE_SHARE = 0.25;
 

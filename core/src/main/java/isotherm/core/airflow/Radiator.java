@@ -26,6 +26,12 @@ public record Radiator(
     public static final double AIR_EXPONENT = 0.6;
     /** Share of the loss at the reference speed that is linear in speed (default). */
     static final double LINEAR_SHARE = 0.6;
+    /** Exponent of the viscosity of air on absolute temperature, about Sutherland's between 0 and 100 °C. */
+    private static final double VISCOSITY_EXPONENT = 0.7;
+    /** Usual rise of the air through a radiator, K (default); the balance is solved before the heat is known. */
+    public static final double RISE = 30;
+    /** Density of air at which UA is given, kg/m³. */
+    private static final double REFERENCE_DENSITY = 1.2;
     /** Velocity heads lost on the way out through the engine bay, on the radiator's face speed (default). */
     static final double BAY_EXIT_HEADS = 3.0;
 
@@ -37,17 +43,18 @@ public record Radiator(
         return new Radiator(faceArea, conductance * factor, pressureDrop, openingArea, fanPressure, fanFlow);
     }
 
-    /** Loss of a part of the face, share 0 to 1 of it. */
-    Resistance resistance(double share, double density) {
+    /**
+     * Loss of a part of the face.
+     *
+     * @param share of the face, above 0 and up to 1
+     * @param warmed mean absolute temperature of the air within over that at which flows are counted
+     * @return the loss; its laminar part grows with viscosity and volume, the rest with volume alone
+     */
+    Resistance resistance(double share, double warmed) {
         double q = REFERENCE_SPEED * faceArea * share;
-        return new Resistance(LINEAR_SHARE * pressureDrop / q, (1 - LINEAR_SHARE) * pressureDrop / (q * q))
-                .then(Resistance.heads(BAY_EXIT_HEADS, density, faceArea * share));
-    }
-
-    /** What the running fan's falling curve takes from a part of the face, share 0 to 1 of it. */
-    Resistance fanResistance(double share) {
-        double q = fanFlow * share;
-        return new Resistance(0, fanPressure / (q * q));
+        return new Resistance(
+                LINEAR_SHARE * pressureDrop / q * Math.pow(warmed, 1 + VISCOSITY_EXPONENT),
+                (1 - LINEAR_SHARE) * pressureDrop / (q * q) * warmed);
     }
 
     /**
@@ -55,15 +62,15 @@ public record Radiator(
      *
      * @param massFlow air mass flow through that part, kg/s
      * @param share share of the face, 0 to 1
-     * @param density density of the air at the face, kg/m³
      * @return ε·C of the air, W/K
      */
-    public double heatPerKelvin(double massFlow, double share, double density) {
+    public double heatPerKelvin(double massFlow, double share) {
         if (massFlow <= 0 || share <= 0) {
             return 0;
         }
-        double speed = massFlow / (density * faceArea * share);
-        double ua = conductance * share * Math.pow(speed / REFERENCE_SPEED, AIR_EXPONENT);
+        // By mass, not by speed: thin air at the same speed takes less.
+        double flux = massFlow / (faceArea * share) / (REFERENCE_DENSITY * REFERENCE_SPEED);
+        double ua = conductance * share * Math.pow(flux, AIR_EXPONENT);
         double airRate = massFlow * Air.SPECIFIC_HEAT;
         // Coolant flows several times the air's capacity rate; a ratio of 0.3 is usual and matters little.
         return Effectiveness.crossFlowUnmixed(ua / airRate, 0.3) * airRate;

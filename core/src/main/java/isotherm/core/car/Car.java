@@ -48,10 +48,25 @@ public record Car(
      * @param moving added conductance, W/K per (m/s)^0.8
      * @param block conductance between oil and coolant through the block, W/K
      * @param metal heat capacity of metal that follows the oil's temperature, J/K
+     * @param warmed how far the air around the sump is on its way from that outside to the coolant, 0 to 1
      */
-    public record PassiveLosses(double still, double moving, double block, double metal) {
+    public record PassiveLosses(double still, double moving, double block, double metal, double warmed) {
+        /** Air under a bonnet, on its way from that outside to the coolant (default): some 10 K warmer on a fast road. */
+        public static final double WARMED = 0.15;
         /** Starting point for any car (default). */
         public static final PassiveLosses DEFAULT = new PassiveLosses(20, 1.5, 100, 6000);
+
+        /**
+         * With the air around the sump warmed as usual.
+         *
+         * @param still sump conductance at rest, W/K
+         * @param moving added conductance, W/K per (m/s)^0.8
+         * @param block conductance between oil and coolant through the block, W/K
+         * @param metal heat capacity of metal that follows the oil's temperature, J/K
+         */
+        public PassiveLosses(double still, double moving, double block, double metal) {
+            this(still, moving, block, metal, WARMED);
+        }
     }
 
     /**
@@ -70,20 +85,23 @@ public record Car(
      * @param air factor on the air pressure that arrives at a core, above 0
      * @param opening factor on an oil thermostat's opening temperature in °C, above 0
      * @param sensor factor on what the oil temperature sensor shows in °C, above 0
+     * @param ahead factor on the heat of what stands ahead of a core, above 0
      */
-    public record Correction(double efficacy, double air, double opening, double sensor) {
+    public record Correction(double efficacy, double air, double opening, double sensor, double ahead) {
         /** No log yet. */
-        public static final Correction NONE = new Correction(1, 1, 1, 1);
+        public static final Correction NONE = new Correction(1, 1, 1, 1, 1);
 
         /**
          * @param byEfficacy factor on the efficacy's
          * @param byAir factor on the air pressure's
          * @param byOpening factor on the opening's
          * @param bySensor factor on the sensor's
+         * @param byAhead factor on the heat ahead
          * @return all of them multiplied
          */
-        public Correction times(double byEfficacy, double byAir, double byOpening, double bySensor) {
-            return new Correction(efficacy * byEfficacy, air * byAir, opening * byOpening, sensor * bySensor);
+        public Correction times(double byEfficacy, double byAir, double byOpening, double bySensor, double byAhead) {
+            return new Correction(
+                    efficacy * byEfficacy, air * byAir, opening * byOpening, sensor * bySensor, ahead * byAhead);
         }
     }
 
@@ -191,7 +209,9 @@ public record Car(
         }
         return new Design.Cooler(
                 cooler.core(),
-                cooler.airway().withPressure(correction.air()),
+                cooler.airway()
+                        .withPressure(correction.air())
+                        .withHeatAhead(cooler.airway().heatAhead() * correction.ahead()),
                 cooler.loop().withThermostat(cooler.loop().thermostat().map(t -> t.withOpening(correction.opening()))),
                 cooler.efficacy() * correction.efficacy());
     }

@@ -14,6 +14,10 @@ import isotherm.core.airflow.Radiator;
 public record Coolant(double capacity, double heatShare, Radiator radiator, double opensK, double fullK) {
     /** Heat into the coolant over brake power, without what comes by way of the oil (default). */
     public static final double HEAT_SHARE = 0.50;
+    /** Coolant that boils through its cap, K (default). */
+    public static final double BOILS_K = 402;
+    /** Time within which boiling holds the temperature, s. */
+    private static final double STEAM_TIME = 4;
     /** Heat into the coolant at idle and on overrun, W per m³ of displacement and 1/min (default). */
     private static final double IDLE_HEAT = 1.1e3;
 
@@ -31,6 +35,17 @@ public record Coolant(double capacity, double heatShare, Radiator radiator, doub
      */
     public Coolant withRadiator(Radiator newRadiator) {
         return new Coolant(capacity, heatShare, newRadiator, opensK, fullK);
+    }
+
+    /**
+     * What leaves as steam once the coolant boils through its cap: as much as comes in, within seconds. Half water and half
+     * glycol under a cap of 1.3 bar boils near 129 °C.
+     *
+     * @param kelvin coolant temperature, K
+     * @return heat that the steam takes, W; 0 below boiling
+     */
+    public double steam(double kelvin) {
+        return Math.max(0, kelvin - BOILS_K) * capacity / STEAM_TIME;
     }
 
     /**

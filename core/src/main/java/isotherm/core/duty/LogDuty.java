@@ -90,9 +90,11 @@ public record LogDuty(
     }
 
     @Override
-    public DemandTrace demand(Vehicle vehicle, Engine engine) {
+    public DemandTrace demand(Vehicle vehicle, Engine rated) {
+        Engine engine = rated.in(weather.pressure(), weather.ambientK());
         double density = Air.density(weather.ambientK(), weather.pressure());
         double cell = DemandBuilder.CELL;
+        SpeedTrace trace = new SpeedTrace(time, speed);
         int n = (int) Math.floor((time[time.length - 1] - time[0]) / cell);
         double[] v = new double[n];
         double[] r = new double[n];
@@ -101,8 +103,8 @@ public record LogDuty(
             double start = time[0] + i * cell;
             for (int part = 0; part < PARTS; part++) {
                 double t = start + (part + 0.5) * cell / PARTS;
-                double now = Math.max(0, at(speed, t));
-                double acceleration = (at(speed, t + SMOOTHING) - at(speed, t - SMOOTHING)) / (2 * SMOOTHING);
+                double now = Math.max(0, trace.at(t));
+                double acceleration = (trace.at(t + SMOOTHING) - trace.at(t - SMOOTHING)) / (2 * SMOOTHING);
                 // Braking asks for nothing: power is cut off at zero before it is averaged, not after.
                 double power = brakePower.length > 0
                         ? Math.max(0, at(brakePower, t))

@@ -75,7 +75,8 @@ public record Vehicle(double mass, double dragArea, double rolling, List<Double>
     }
 
     /**
-     * Engine speed of a driver on the road: the highest gear that has the power with a tenth in reserve.
+     * Engine speed of a driver on the road: the highest gear that has the power with a tenth in reserve; where none has, the gear
+     * in which the engine gives the most.
      *
      * @param speed road speed, m/s
      * @param power brake power asked for, W
@@ -89,7 +90,16 @@ public record Vehicle(double mass, double dragArea, double rolling, List<Double>
                 return rpm;
             }
         }
-        return clamp(rpm(0, speed), engine);
+        double best = clamp(rpm(0, speed), engine);
+        double most = rpm(0, speed) <= engine.maxRpm() ? engine.availablePower(best) : 0;
+        for (int g = 1; g < gears.size(); g++) {
+            double rpm = rpm(g, speed);
+            if (rpm <= engine.maxRpm() && rpm >= engine.idleRpm() && engine.availablePower(rpm) > most) {
+                best = rpm;
+                most = engine.availablePower(rpm);
+            }
+        }
+        return best;
     }
 
     private double rpm(int gear, double speed) {

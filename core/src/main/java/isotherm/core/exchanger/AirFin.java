@@ -1,5 +1,7 @@
 package isotherm.core.exchanger;
 
+import java.util.List;
+
 /** A fin on the air side with its correlation. */
 sealed interface AirFin permits LouvredFin.Worked, OffsetStrip, PlainFinTubes {
     /** @return length that its Reynolds number is made with, m */
@@ -16,6 +18,9 @@ sealed interface AirFin permits LouvredFin.Worked, OffsetStrip, PlainFinTubes {
      * @return Fanning friction factor f
      */
     double friction(double re);
+
+    /** @return each dimension against the range for which the correlation was fitted */
+    List<Validity> dimensions();
 
     /** @return what its correlation was fitted for */
     Fit fit();

@@ -1,7 +1,7 @@
 package isotherm.core.exchanger;
 
 import isotherm.core.fluid.Air;
-import java.util.Optional;
+import java.util.stream.Stream;
 
 /** The finned side of a core: what its areas and its fins' correlation make of a flow of air. */
 final class AirSurface {
@@ -77,11 +77,16 @@ final class AirSurface {
                         - (1 - s2 - ke) * rhoIn / rhoOut);
     }
 
-    Optional<Validity> validity(double massFlow, double meanK) {
-        double re = reynolds(massFlow, Air.viscosity(meanK));
+    /** Every range of the fin's correlation that is left. */
+    Stream<Validity> validity(double massFlow, double meanK) {
         AirFin.Fit fit = fin.fit();
-        return re >= fit.low() && re <= fit.high()
-                ? Optional.empty()
-                : Optional.of(new Validity("air-side Reynolds number", re, fit.low(), fit.high(), "", fit.source()));
+        Validity flow = new Validity(
+                "air-side Reynolds number",
+                reynolds(massFlow, Air.viscosity(meanK)),
+                fit.low(),
+                fit.high(),
+                "",
+                fit.source());
+        return Stream.concat(Stream.of(flow), fin.dimensions().stream()).filter(Validity::stretched);
     }
 }

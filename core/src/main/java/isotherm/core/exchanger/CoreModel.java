@@ -19,7 +19,14 @@ public final class CoreModel {
     private static final double HEAT_TOLERANCE = 0.1;
     private static final int MAX_ITERATIONS = 60;
     private static final double SIEDER_TATE = 0.14;
-    private static final double SIEDER_TATE_FRICTION = -0.25;
+    /** Exponents of friction on wall over bulk viscosity of a liquid that is cooled. Source: Kays, London, 4-3. */
+    private static final double LAMINAR_FRICTION = 0.5;
+
+    private static final double TURBULENT_FRICTION = 0.25;
+    /** Reynolds numbers between which a flow in tubes turns turbulent. */
+    private static final double LAMINAR_TO = 2300;
+
+    private static final double TURBULENT_FROM = 4000;
 
     private final Core core;
     private final AirSurface air;
@@ -92,11 +99,12 @@ public final class CoreModel {
         }
         double oilOut = oilFlow > 0 ? oilInK - heat / (oilFlow * state.specificHeat()) : oilInK;
         double airOut = airFlow > 0 ? airInK + heat / (airFlow * Air.SPECIFIC_HEAT) : airInK;
-        double wallFactor =
-                flowing ? Math.pow(state.viscosity() / fluid.dynamicViscosity(wall), SIEDER_TATE_FRICTION) : 1;
+        double wallFactor = flowing
+                ? wallFactor(oil.reynolds(oilFlow, state), fluid.dynamicViscosity(wall) / state.viscosity())
+                : 1;
         double faceFlow = openShare > 0 ? airFlow / openShare : 0;
         List<Validity> notes = flowing
-                ? Stream.concat(air.validity(faceFlow, airMean).stream(), oil.validity(oilFlow, state).stream())
+                ? Stream.concat(air.validity(faceFlow, airMean), oil.validity(oilFlow, state))
                         .toList()
                 : List.of();
         return new CoreRating(
@@ -113,6 +121,11 @@ public final class CoreModel {
                 notes);
     }
 
+    private static double wallFactor(double re, double wallOverBulk) {
+        double turbulent = Math.max(0, Math.min(1, (re - LAMINAR_TO) / (TURBULENT_FROM - LAMINAR_TO)));
+        return Math.pow(wallOverBulk, LAMINAR_FRICTION + turbulent * (TURBULENT_FRICTION - LAMINAR_FRICTION));
+    }
+
     /** Share of the oil's heat (above the air inlet) that one pass takes out. */
     private static double oilShare(double ua, double oilRate, double airRate) {
         double min = Math.min(oilRate, airRate);
@@ -121,15 +134,16 @@ public final class CoreModel {
     }
 
     /**
-     * Air pressure loss without heat, which the air-flow balance needs.
+     * Air pressure loss, which the air-flow balance needs.
      *
-     * @param faceSpeed speed of the air ahead of the open face, m/s, 0 or more
-     * @param airK air temperature, K
+     * @param airFlow air mass flow over the whole face, kg/s, 0 or more
+     * @param inK air inlet temperature, K
+     * @param outK air outlet temperature, K
      * @param pascal absolute air pressure, Pa
      * @return pressure loss, Pa
      */
-    public double airPressureDrop(double faceSpeed, double airK, double pascal) {
-        return air.pressureDrop(faceSpeed * core.faceArea() * Air.density(airK, pascal), airK, airK, pascal);
+    public double airPressureDrop(double airFlow, double inK, double outK, double pascal) {
+        return air.pressureDrop(airFlow, inK, outK, pascal);
     }
 
     /**

@@ -1,13 +1,16 @@
 package isotherm.core.exchanger;
 
+import java.util.List;
+
 /**
  * Heat transfer and friction of corrugated louvred fins between flat tubes or plates.
  *
  * <p>Sources: j from Chang and Wang, Int. J. Heat Mass Transfer 40 (1997) 533–544, fitted for louvre-pitch Reynolds
- * numbers 30 to 5000; f from Chang, Hsu, Lin and Wang, ibid. 43 (2000) 2237–2243, its two ranges joined between 130 and
- * 230 as in the authors' amendment, ibid. 49 (2006) 4250–4253. Below the fit (louvre Reynolds numbers under 30) friction
- * continues as Re⁻¹: the fit's own logarithm would let the pressure loss rise as the flow falls. Across the join friction may rise
- * with Re, as the two fits do not meet; the pressure loss rises all the way.
+ * numbers 30 to 5000; f from Chang, Hsu, Lin and Wang, ibid. 43 (2000) 2237–2243, low range to 130 and high range from 230.
+ * Below the fit (louvre Reynolds numbers under 30) friction continues as Re⁻¹: the fit's own logarithm would let the pressure
+ * loss rise as the flow falls. The two ranges do not meet: for cores like ours the high one begins 40 to 60 % above the low one's
+ * end, and the authors' join (ibid. 49 (2006) 4250–4253) lets friction rise with Re where no boundary layer does. Here friction
+ * never rises with Re: below 230 it does not fall under what the high range begins with, which errs on the side of less air.
  *
  * @param finPitch F_p, m
  * @param finHeight F_l, the gap between two plates, m
@@ -35,8 +38,7 @@ public record LouvredFin(
     /** Highest louvre-pitch Reynolds number of the fit. */
     public static final double RE_HIGH = 5000;
 
-    private static final double JOIN_LOW = 130;
-    private static final double JOIN_HIGH = 230;
+    private static final double JOIN = 230;
 
     /**
      * @param re Reynolds number on louvre pitch
@@ -62,12 +64,13 @@ public record LouvredFin(
      * @return Fanning friction factor f
      */
     public double friction(double re) {
-        return friction(re, lowCoefficient(), highCoefficient());
+        return worked().friction(re);
     }
 
     /** @return it with what only the geometry decides worked out once */
     Worked worked() {
-        return new Worked(this, colburnCoefficient(), lowCoefficient(), highCoefficient());
+        double high = highCoefficient();
+        return new Worked(this, colburnCoefficient(), lowCoefficient(), high, high * highShape(JOIN));
     }
 
     /**
@@ -77,8 +80,9 @@ public record LouvredFin(
      * @param colburn j·Re^0.49
      * @param low coefficient of friction at low Reynolds numbers
      * @param high coefficient of friction at high Reynolds numbers
+     * @param floor friction with which the high range begins
      */
-    record Worked(LouvredFin fin, double colburn, double low, double high) implements AirFin {
+    record Worked(LouvredFin fin, double colburn, double low, double high, double floor) implements AirFin {
         private static final Fit FIT = new Fit(RE_LOW, RE_HIGH, "Chang and Wang 1997");
 
         @Override
@@ -93,30 +97,35 @@ public record LouvredFin(
 
         @Override
         public double friction(double re) {
-            return fin.friction(re, low, high);
+            if (re >= JOIN) {
+                return high * fin.highShape(re);
+            }
+            double fromLow = re < RE_LOW ? low * fin.lowShape(RE_LOW) * RE_LOW / re : low * fin.lowShape(re);
+            return Math.max(fromLow, floor);
         }
 
         @Override
         public Fit fit() {
             return FIT;
         }
+
+        @Override
+        public List<Validity> dimensions() {
+            return fin.dimensions(FIT.source());
+        }
     }
 
-    /** The same with the geometry's two coefficients worked out before. */
-    double friction(double re, double low, double high) {
-        if (re < RE_LOW) {
-            return low * lowShape(RE_LOW) * RE_LOW / re;
-        }
-        if (re <= JOIN_LOW) {
-            return low * lowShape(re);
-        }
-        if (re >= JOIN_HIGH) {
-            return high * highShape(re);
-        }
-        double w = 3.6 - 0.02 * re;
-        double fromLow = low * lowShape(JOIN_LOW);
-        double fromHigh = high * highShape(JOIN_HIGH);
-        return Math.sqrt(((1 + w) * fromLow * fromLow + (1 - w) * fromHigh * fromHigh) / 2);
+    /** Ranges of the 91 samples, Chang and Wang 1997, table 1. */
+    private List<Validity> dimensions(String source) {
+        return List.of(
+                new Validity("fin pitch", finPitch * 1e3, 0.51, 3.33, "mm", source),
+                new Validity("fin height", finHeight * 1e3, 2.84, 20, "mm", source),
+                new Validity("fin thickness", finThickness * 1e3, 0.0254, 0.16, "mm", source),
+                new Validity("louvre pitch", louvrePitch * 1e3, 0.5, 3, "mm", source),
+                new Validity("louvre length", louvreLength * 1e3, 2.13, 18.5, "mm", source),
+                new Validity("louvre angle", louvreAngle, 8.4, 35, "°", source),
+                new Validity("row pitch", tubePitch * 1e3, 7.51, 25, "mm", source),
+                new Validity("depth", depth * 1e3, 15.6, 57.4, "mm", source));
     }
 
     private double hydraulicDiameter() {

@@ -1,5 +1,7 @@
 package isotherm.core.exchanger;
 
+import java.util.List;
+
 /**
  * Heat transfer and friction of rectangular offset-strip fins, over laminar, transitional and turbulent flow.
  *
@@ -28,6 +30,15 @@ public record OffsetStrip(double spacing, double height, double thickness, doubl
     @Override
     public Fit fit() {
         return FIT;
+    }
+
+    /** Ranges of the 18 cores, Manglik and Bergles 1995, table 1. */
+    @Override
+    public List<Validity> dimensions() {
+        return List.of(
+                new Validity("strip spacing over height", spacing / height, 0.134, 0.997, "", FIT.source()),
+                new Validity("strip thickness over length", thickness / stripLength, 0.012, 0.048, "", FIT.source()),
+                new Validity("strip thickness over spacing", thickness / spacing, 0.041, 0.121, "", FIT.source()));
     }
 
     /** @return hydraulic diameter as the correlation defines it, m */

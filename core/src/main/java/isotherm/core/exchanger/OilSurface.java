@@ -1,6 +1,7 @@
 package isotherm.core.exchanger;
 
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** The oil side of a core: all rows of one pass in parallel. Wall corrections are the caller's. */
 final class OilSurface {
@@ -52,7 +53,7 @@ final class OilSurface {
         return efficiency * h * totalArea;
     }
 
-    /** Loss through all passes and both ports, Pa; {@code wallFactor} is (μ/μw)^-0.25. */
+    /** Loss through all passes and both ports, Pa; {@code wallFactor} is the friction's factor for the cold wall. */
     double pressureDrop(double massFlow, OilState oil, double wallFactor) {
         if (massFlow <= 0) {
             return 0;
@@ -67,17 +68,19 @@ final class OilSurface {
         return friction + 2 * PORT_LOSS * port * port / (2 * oil.density());
     }
 
-    Optional<Validity> validity(double massFlow, OilState oil) {
-        double re = reynolds(massFlow, oil);
-        if (turbulator.isEmpty() || re >= OffsetStrip.RE_LOW && re <= OffsetStrip.RE_HIGH) {
-            return Optional.empty();
+    /** Every range of the oil side's correlation that is left. */
+    Stream<Validity> validity(double massFlow, OilState oil) {
+        if (turbulator.isEmpty()) {
+            return Stream.empty();
         }
-        return Optional.of(new Validity(
+        Validity flow = new Validity(
                 "oil-side Reynolds number",
-                re,
+                reynolds(massFlow, oil),
                 OffsetStrip.RE_LOW,
                 OffsetStrip.RE_HIGH,
                 "",
-                "Manglik and Bergles 1995, laminar asymptote extended"));
+                "Manglik and Bergles 1995, laminar asymptote extended");
+        return Stream.concat(Stream.of(flow), turbulator.get().dimensions().stream())
+                .filter(Validity::stretched);
     }
 }

@@ -1,5 +1,7 @@
 package isotherm.core.exchanger;
 
+import java.util.List;
+
 /**
  * Heat transfer and friction of plain plate fins on staggered round tubes.
  *
@@ -37,6 +39,17 @@ public record PlainFinTubes(
     @Override
     public Fit fit() {
         return FIT;
+    }
+
+    /** Ranges of the 74 samples, Wang, Chi and Chang 2000, table 1. */
+    @Override
+    public List<Validity> dimensions() {
+        return List.of(
+                new Validity("tube diameter", collarDiameter * 1e3, 6.35, 12.7, "mm", FIT.source()),
+                new Validity("tube pitch across", transversePitch * 1e3, 17.7, 31.75, "mm", FIT.source()),
+                new Validity("tube pitch along", longitudinalPitch * 1e3, 12.4, 27.5, "mm", FIT.source()),
+                new Validity("fin pitch", finPitch * 1e3, 1.19, 8.7, "mm", FIT.source()),
+                new Validity("tube rows", tubeRows, 1, 6, "", FIT.source()));
     }
 
     /**

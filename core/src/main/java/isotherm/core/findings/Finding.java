@@ -44,6 +44,8 @@ public record Finding(Severity severity, Topic topic, Message what, Message why,
     public enum Topic implements MessageTopic {
         /** The oil gets hotter than its limit or its target. */
         TOO_HOT(Station.CORE),
+        /** Hotter than anything the model was made for. */
+        BEYOND_MODEL(Station.DUTY),
         /** The oil stays under its limit with little in hand. */
         MARGINAL(Station.CORE),
         /** The oil stays too cold on the road. */

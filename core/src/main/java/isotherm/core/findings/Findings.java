@@ -9,6 +9,7 @@ import java.util.List;
 /** The rules of the job, applied to one design. */
 public final class Findings {
     private static final List<Rule> RULES = List.of(
+            new BeyondModel(),
             new TooHot(),
             new FanWouldDo(),
             new CoolantPays(),

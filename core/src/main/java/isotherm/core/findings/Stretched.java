@@ -1,6 +1,7 @@
 package isotherm.core.findings;
 
 import isotherm.core.exchanger.CoreRating;
+import isotherm.core.exchanger.Validity;
 import isotherm.core.findings.Finding.Severity;
 import isotherm.core.findings.Finding.Topic;
 import isotherm.core.message.Measure;
@@ -22,12 +23,17 @@ final class Stretched implements Rule {
                 .map(v -> Topic.STRETCHED
                         .say("range")
                         .name("quantity", v.quantity())
-                        .with("value", Measure.NUMBER, v.value(), 0)
-                        .with("low", Measure.NUMBER, v.low(), 0)
-                        .with("high", Measure.NUMBER, v.high(), 0)
+                        .with("value", Measure.NUMBER, v.value(), digits(v))
+                        .with("low", Measure.NUMBER, v.low(), digits(v))
+                        .with("high", Measure.NUMBER, v.high(), digits(v))
                         .name("source", v.source()))
                 .toList();
         return List.of(Topic.STRETCHED.of(
                 Severity.NOTE, Topic.STRETCHED.say("what").say("ranges", each), Topic.STRETCHED.say("why")));
+    }
+
+    /** Three figures of the range's end. */
+    private static int digits(Validity v) {
+        return v.high() >= 100 ? 0 : v.high() >= 1 ? 1 : 3;
     }
 }

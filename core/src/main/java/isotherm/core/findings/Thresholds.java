@@ -12,6 +12,8 @@ public final class Thresholds {
     public static final double THIN_FILM = 6.0e-6;
     /** Coolant temperature at which a system at 1.3 bar boils at its hot spots, K. */
     public static final double BOILING_K = Units.kelvin(118);
+    /** Oil beyond which nothing here was ever measured: it burns on the rings and cracks, K. */
+    static final double BEYOND_K = Units.kelvin(180);
     /** A design with less than this to spare under the limit is marginal, K: about the scatter between two days. */
     static final double MARGIN = 8;
     /** A cooler is worth its joints when the bare car comes within this of the target's upper edge, K. */

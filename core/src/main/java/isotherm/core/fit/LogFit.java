@@ -26,7 +26,7 @@ public final class LogFit {
     /** A standard error above this share of the prior's means that the log added little. */
     private static final double LITTLE_LEARNED = 0.8;
     /** A factor further from 1 than this many of its prior's deviations is more likely a mistake than news. */
-    private static final double FAR = 2.5;
+    private static final double FAR = 2;
     /** What a builder wants to know; the others are there so that these are not believed too much. */
     private static final Set<Factor> ASKED = EnumSet.of(
             Factor.HEAT, Factor.SUMP, Factor.BLOCK, Factor.MASS, Factor.EFFICACY, Factor.AIR, Factor.COOLANT);
@@ -120,6 +120,7 @@ public final class LogFit {
                 Factor.HEAT,
                 Factor.SCHOOL,
                 Factor.SUMP,
+                Factor.BONNET,
                 Factor.BLOCK,
                 Factor.MASS,
                 Factor.COOLANT,
@@ -127,6 +128,9 @@ public final class LogFit {
                 Factor.SENSOR));
         if (design.cooler().isPresent()) {
             factors.addAll(List.of(Factor.EFFICACY, Factor.AIR));
+            if (design.cooler().get().airway().heatAhead() > 0) {
+                factors.add(Factor.AHEAD);
+            }
             if (design.cooler().get().loop().thermostat().isPresent()) {
                 factors.add(Factor.OPENING);
             }

@@ -6,9 +6,32 @@ public sealed interface HeatSchool {
      * @param engine the engine
      * @param brakePower momentary brake power, W, 0 or more
      * @param rpm engine speed, 1/min
-     * @return heat into the oil, W
+     * @return heat into the oil, W, with oil of {@link #REFERENCE_VISCOSITY}
      */
     double oilHeat(Engine engine, double brakePower, double rpm);
+
+    /** Kinematic viscosity at which the schools' figures hold, m²/s (default): a 5W-40 near 105 °C. */
+    double REFERENCE_VISCOSITY = 11e-6;
+    /**
+     * Exponent of shear heat on kinematic viscosity (default): between the half of full films and nothing of mixed friction.
+     * Orders after Heywood, Internal Combustion Engine Fundamentals, 13.2.
+     */
+    double SHEAR_EXPONENT = 0.25;
+
+    /**
+     * Share of the heat that comes from shearing the oil and so falls as the oil thins; the rest comes from pistons and
+     * turbocharger.
+     *
+     * @param engine the engine
+     * @param brakePower momentary brake power, W, 0 or more
+     * @param rpm engine speed, 1/min
+     * @return share, 0 to 1
+     */
+    default double shearShare(Engine engine, double brakePower, double rpm) {
+        double shear = Friction.FRICTION_SHARE * Friction.power(engine, rpm);
+        double all = new Friction(Friction.FRICTION_SHARE).oilHeat(engine, brakePower, rpm);
+        return all > 0 ? shear / all : 1;
+    }
 
     /**
      * A fixed share of brake power, but never less than the friction of an engine that is only being turned over: on a
@@ -24,8 +47,10 @@ public sealed interface HeatSchool {
     }
 
     /**
-     * Friction and piston cooling added up. FMEP after Barnes-Moss, in Heywood, Internal Combustion Engine Fundamentals,
-     * eq. 13.5: FMEP [bar] = 0.97 + 0.15 n + 0.05 n², n in 1000/min.
+     * Friction and piston cooling added up. FMEP of spark-ignition engines after Barnes-Moss, in Heywood, Internal Combustion
+     * Engine Fundamentals, eq. 13.5: FMEP [bar] = 0.97 + 0.15 n + 0.05 n², n in 1000/min; of diesels after Millington and
+     * Hartles, ibid. eq. 13.6: FMEP [kPa] = 75 + 48 n + 0.4 S², S the mean piston speed in m/s. Both were measured on motored
+     * engines, so that they hold on the overrun as well.
      *
      * @param frictionShare share of friction power that ends in the oil, 0 to 1
      */
@@ -36,6 +61,8 @@ public sealed interface HeatSchool {
         public static final double JET_SHARE = 0.010;
         /** Share of fuel power that pistons without jets bring (default). */
         public static final double PISTON_SHARE = 0.004;
+        /** Stroke of a road car's diesel, m (default): half a litre a cylinder, as long as wide. */
+        private static final double DIESEL_STROKE = 0.09;
         /** Turbocharger bearing at full load, W per Pa of boost (default, 0.3 kW per bar). */
         public static final double TURBO_BEARING = 300 / 1e5;
 
@@ -50,7 +77,8 @@ public sealed interface HeatSchool {
         }
 
         static double power(Engine engine, double rpm) {
-            return fmep(rpm) * engine.displacement() * rpm / 120;
+            double pascal = engine.aspiration() == Aspiration.TURBO_DIESEL ? dieselFmep(rpm) : fmep(rpm);
+            return pascal * engine.displacement() * rpm / 120;
         }
 
         /**
@@ -60,6 +88,16 @@ public sealed interface HeatSchool {
         public static double fmep(double rpm) {
             double n = rpm / 1000;
             return (0.97 + 0.15 * n + 0.05 * n * n) * 1e5;
+        }
+
+        /**
+         * @param rpm engine speed, 1/min
+         * @return friction mean effective pressure of a diesel with direct injection, Pa
+         */
+        public static double dieselFmep(double rpm) {
+            double n = rpm / 1000;
+            double pistonSpeed = 2 * DIESEL_STROKE * rpm / 60;
+            return (75 + 48 * n + 0.4 * pistonSpeed * pistonSpeed) * 1e3;
         }
     }
 

@@ -2,6 +2,8 @@ package isotherm.core.hydraulics;
 
 import isotherm.core.exchanger.CoreModel;
 import isotherm.core.exchanger.OilState;
+import isotherm.core.fluid.Oil;
+import isotherm.core.fluid.Units;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -29,6 +31,64 @@ public record CoolerLoop(
     }
 
     /**
+     * Oil on its way through the loop.
+     *
+     * @param feed on the way to the core
+     * @param film in the core, between the oil's mean and the wall's temperature: evaluating laminar friction there is the
+     *     factor (μ_w/μ)^0.5 of a liquid that is cooled. Source: Kays, London, Compact Heat Exchangers, 4-3
+     * @param back on the way back
+     */
+    public record LoopOil(OilState feed, OilState film, OilState back) {
+        /** Usual drop of the oil from the core's inlet to its outlet where it is so much hotter than the air, K (default). */
+        private static final double DROP = 15;
+
+        private static final double HOT = 80;
+        /** How far the film is on its way from the oil's mean temperature to the air's, 0 to 1 (default). */
+        private static final double FILM = 0.25;
+        /** Air at a core whose own is not known, K (default). */
+        private static final double AIR_K = Units.ZERO_CELSIUS + 30;
+
+        /**
+         * @param oil oil of one temperature
+         * @return a loop that is wholly at that temperature, as one with cold oil
+         */
+        public static LoopOil even(OilState oil) {
+            return new LoopOil(oil, oil, oil);
+        }
+
+        /**
+         * @param oil the oil
+         * @param inK on its way to the core, K
+         * @param outK on its way back, K
+         * @param airK of the air at the core, K
+         * @return the loop with oil that is cooled on its way
+         */
+        public static LoopOil cooled(Oil oil, double inK, double outK, double airK) {
+            return new LoopOil(OilState.of(oil, inK), OilState.of(oil, film(inK, outK, airK)), OilState.of(oil, outK));
+        }
+
+        /**
+         * @param oil the oil
+         * @param inK on its way to the core, K
+         * @return the loop with oil that is cooled as usual: the less, the nearer it is to the air
+         */
+        public static LoopOil usual(Oil oil, double inK) {
+            return cooled(oil, inK, inK - DROP * Math.max(0, inK - AIR_K) / HOT, AIR_K);
+        }
+
+        /**
+         * @param inK oil into the core, K
+         * @param outK oil out of it, K
+         * @param airK of the air at the core, K
+         * @return temperature of the film in which its friction arises, K
+         */
+        public static double film(double inK, double outK, double airK) {
+            double mean = (inK + outK) / 2;
+            return mean - FILM * Math.max(0, mean - airK);
+        }
+    }
+
+    /**
      * One part of the loop's pressure loss.
      *
      * @param what {@code plate}, {@code feed hose}, {@code core} or {@code return hose}
@@ -39,16 +99,25 @@ public record CoolerLoop(
     /**
      * @param core the core
      * @param massFlow oil mass flow through the loop, kg/s
-     * @param oil oil properties
+     * @param oil the oil on its way
      * @return pressure loss by component, Pa
      */
-    public List<Loss> losses(CoreModel core, double massFlow, OilState oil) {
+    public List<Loss> losses(CoreModel core, double massFlow, LoopOil oil) {
         List<Loss> losses = new ArrayList<>();
-        losses.add(new Loss("plate", plate(massFlow, oil)));
-        losses.add(new Loss("feed hose", feed.pressureDrop(massFlow, oil)));
-        losses.add(new Loss("core", core.oilPressureDrop(massFlow, oil)));
-        losses.add(new Loss("return hose", back.pressureDrop(massFlow, oil)));
+        losses.add(new Loss("plate", plate(massFlow, oil.feed())));
+        losses.add(new Loss("feed hose", feed.pressureDrop(massFlow, oil.feed())));
+        losses.add(new Loss("core", core.oilPressureDrop(massFlow, oil.film())));
+        losses.add(new Loss("return hose", back.pressureDrop(massFlow, oil.back())));
         return losses;
+    }
+
+    /**
+     * @param massFlow oil mass flow through the loop, kg/s
+     * @param oil oil properties
+     * @return pressure loss of plate, thermostat and the hose to the core, Pa
+     */
+    public double toCore(double massFlow, OilState oil) {
+        return plate(massFlow, oil) + feed.pressureDrop(massFlow, oil);
     }
 
     private double plate(double massFlow, OilState oil) {
@@ -61,14 +130,13 @@ public record CoolerLoop(
     /**
      * @param core the core
      * @param massFlow oil mass flow through the loop, kg/s
-     * @param oil oil properties
+     * @param oil the oil on its way
      * @return pressure loss of the whole loop, Pa
      */
-    public double pressureDrop(CoreModel core, double massFlow, OilState oil) {
-        return plate(massFlow, oil)
-                + feed.pressureDrop(massFlow, oil)
-                + core.oilPressureDrop(massFlow, oil)
-                + back.pressureDrop(massFlow, oil);
+    public double pressureDrop(CoreModel core, double massFlow, LoopOil oil) {
+        return toCore(massFlow, oil.feed())
+                + core.oilPressureDrop(massFlow, oil.film())
+                + back.pressureDrop(massFlow, oil.back());
     }
 
     /**

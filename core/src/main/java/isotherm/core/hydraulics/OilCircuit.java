@@ -3,6 +3,7 @@ package isotherm.core.hydraulics;
 import isotherm.core.exchanger.CoreModel;
 import isotherm.core.exchanger.OilState;
 import isotherm.core.fluid.Oil;
+import isotherm.core.hydraulics.CoolerLoop.LoopOil;
 import java.util.List;
 import java.util.Optional;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
@@ -70,13 +71,27 @@ public final class OilCircuit {
      * @return flows and pressures
      */
     public Point at(double rpm, double oilK, Optional<CoolerLoop> loop, Optional<CoreModel> core, double lift) {
-        OilState state = OilState.of(oil, oilK);
+        return at(rpm, LoopOil.usual(oil, oilK), loop, core, lift);
+    }
+
+    /**
+     * Solves flow and pressures with oil of its own temperature in each part of the loop.
+     *
+     * @param rpm engine speed, 1/min, 0 or more
+     * @param warmth the oil on its way
+     * @param loop the cooler loop, if one is fitted
+     * @param core its core
+     * @param lift thermostat lift, 0 to 1
+     * @return flows and pressures
+     */
+    public Point at(double rpm, LoopOil warmth, Optional<CoolerLoop> loop, Optional<CoreModel> core, double lift) {
+        OilState state = warmth.feed();
         double delivered = pump.flow(rpm);
         double share = loop.map(l -> l.share(lift)).orElse(0.0);
-        double q = engineFlow(state, delivered, loop, core, share);
+        double q = engineFlow(warmth, delivered, loop, core, share);
         double cooler = share * q;
         List<CoolerLoop.Loss> losses = loop.isPresent() && core.isPresent()
-                ? loop.get().losses(core.get(), cooler * state.density(), state)
+                ? loop.get().losses(core.get(), cooler * state.density(), warmth)
                 : List.of();
         return new Point(
                 q,
@@ -90,7 +105,7 @@ public final class OilCircuit {
     /**
      * Volume flow through the engine, without the detail of {@link #at}.
      *
-     * @param state oil properties
+     * @param warmth the oil on its way
      * @param delivered flow of the pump, m³/s
      * @param loop the cooler loop, if one is fitted
      * @param core its core
@@ -98,11 +113,12 @@ public final class OilCircuit {
      * @return volume flow through the engine, m³/s
      */
     double engineFlow(
-            OilState state, double delivered, Optional<CoolerLoop> loop, Optional<CoreModel> core, double share) {
+            LoopOil warmth, double delivered, Optional<CoolerLoop> loop, Optional<CoreModel> core, double share) {
+        OilState state = warmth.feed();
         double bearing = bearingCoefficient * state.viscosity();
         boolean looped = loop.isPresent() && core.isPresent() && share > 0;
         double atPump = bearing * delivered
-                + (looped ? loop.get().pressureDrop(core.get(), share * delivered * state.density(), state) : 0);
+                + (looped ? loop.get().pressureDrop(core.get(), share * delivered * state.density(), warmth) : 0);
         if (atPump <= pump.reliefPressure()) {
             return delivered;
         }
@@ -113,7 +129,7 @@ public final class OilCircuit {
                 .solve(
                         100,
                         q -> bearing * q
-                                + loop.get().pressureDrop(core.get(), share * q * state.density(), state)
+                                + loop.get().pressureDrop(core.get(), share * q * state.density(), warmth)
                                 - pump.reliefPressure(),
                         0,
                         delivered);
@@ -129,6 +145,6 @@ public final class OilCircuit {
      */
     public double engineMassFlow(
             double rpm, OilState state, Optional<CoolerLoop> loop, Optional<CoreModel> core, double share) {
-        return engineFlow(state, pump.flow(rpm), loop, core, share) * state.density();
+        return engineFlow(LoopOil.even(state), pump.flow(rpm), loop, core, share) * state.density();
     }
 }

@@ -21,9 +21,6 @@ final class AirTable {
     static final int OPEN = 3;
 
     private static final int NODES = 18;
-    /** Usual rise of the air through a core, K, for its properties. */
-    private static final double TYPICAL_RISE = 50;
-
     private final double[][] cells = new double[4][];
     private final Optional<AirNetwork> network;
     private final Optional<CoreModel> core;
@@ -59,10 +56,9 @@ final class AirTable {
             double[] driven = new double[NODES * VALUES];
             for (int i = 0; i < NODES; i++) {
                 double v = top * i / (NODES - 1);
-                double without = solve(idle, i, v, own == 1, false);
-                // Above some speed a driven fan only stands in the way, and its controller lets it idle.
-                if (!radiatorFan || solve(driven, i, v, own == 1, true) < without) {
-                    System.arraycopy(idle, i * VALUES, driven, i * VALUES, VALUES);
+                solve(idle, i, v, own == 1, false);
+                if (radiatorFan) {
+                    solve(driven, i, v, own == 1, true);
                 }
             }
             cells[own] = lay(speed, top, idle);
@@ -70,28 +66,24 @@ final class AirTable {
         }
     }
 
-    /** Fills one node; returns the air through the radiator, kg/s. */
-    private double solve(double[] grid, int i, double speed, boolean own, boolean radiatorFan) {
+    /** Fills one node. */
+    private void solve(double[] grid, int i, double speed, boolean own, boolean radiatorFan) {
         int at = i * VALUES;
         double covered = network.map(AirNetwork::coveredShare).orElse(0.0);
-        double through = 0;
         if (network.isPresent()) {
             AirFlow flow = network.get().at(speed, own, radiatorFan);
             double open = network.get().openShare();
-            double density = network.get().density();
-            through = flow.coveredMassFlow() + flow.openMassFlow();
             grid[at + CORE_RATE] = flow.coreMassFlow() * Air.SPECIFIC_HEAT;
             grid[at + CORE_CONDUCTANCE] = open <= 0
                     ? 0
-                    : open * core.get().airConductance(flow.coreMassFlow() / open, ambientK + TYPICAL_RISE / 2);
-            grid[at + COVERED] = radiator.heatPerKelvin(flow.coveredMassFlow(), covered, density);
-            grid[at + OPEN] = radiator.heatPerKelvin(flow.openMassFlow(), 1 - covered, density);
+                    : open * core.get().airConductance(flow.coreMassFlow() / open, ambientK + AirNetwork.CORE_RISE / 2);
+            grid[at + COVERED] = radiator.heatPerKelvin(flow.coveredMassFlow(), covered);
+            grid[at + OPEN] = radiator.heatPerKelvin(flow.openMassFlow(), 1 - covered);
         }
         if (covered == 0) {
-            through = AirNetwork.radiatorAlone(radiator, speed, radiatorFan, ambientK, pascal);
-            grid[at + OPEN] = radiator.heatPerKelvin(through, 1, Air.density(ambientK, pascal));
+            double through = AirNetwork.radiatorAlone(radiator, speed, radiatorFan, ambientK, pascal);
+            grid[at + OPEN] = radiator.heatPerKelvin(through, 1);
         }
-        return through;
     }
 
     private static double[] lay(double[] speed, double top, double[] grid) {

@@ -27,9 +27,11 @@ public record Belief(List<Factor> factors, double[] deviation, double[][] correl
             Factor.HEAT,
             Factor.SCHOOL,
             Factor.SUMP,
+            Factor.BONNET,
             Factor.BLOCK,
             Factor.EFFICACY,
             Factor.AIR,
+            Factor.AHEAD,
             Factor.RADIATOR,
             Factor.OPENING);
     /** What a fit of older logs has said with one factor. */

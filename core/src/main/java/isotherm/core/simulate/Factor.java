@@ -13,6 +13,8 @@ public enum Factor implements MessageTopic {
     SCHOOL(1.0),
     /** Factor on what the sump loses to the air. */
     SUMP(0.30),
+    /** Factor on how much the air around the sump is warmed. */
+    BONNET(0.5),
     /** Factor on what passes between oil and coolant through the block. */
     BLOCK(0.40),
     /** Factor on sump and block together, as logs told of them before the two were told apart; no new fit has it. */
@@ -23,6 +25,8 @@ public enum Factor implements MessageTopic {
     EFFICACY(0.125),
     /** Factor on the air pressure that arrives at the core. */
     AIR(0.25),
+    /** Factor on the heat of what stands ahead of the core. */
+    AHEAD(0.4),
     /** Factor on the heat into the coolant under load. */
     COOLANT(0.15),
     /** Factor on what the radiator gives to the air. */
@@ -65,6 +69,11 @@ public enum Factor implements MessageTopic {
         return switch (this) {
             case HEAT -> car.withSchool(new HeatSchool.Fitted(car.school(), factor));
             case SUMP -> losses(car, factor, 1);
+            case BONNET -> {
+                Car.PassiveLosses l = car.losses();
+                yield car.withLosses(new Car.PassiveLosses(
+                        l.still(), l.moving(), l.block(), l.metal(), Math.min(1, l.warmed() * factor)));
+            }
             case BLOCK -> losses(car, 1, factor);
             case LOSSES -> losses(car, factor, factor);
             case SCHOOL -> car.withSchool(car.school().leaning(car.engine(), Math.log(factor)));
@@ -73,12 +82,13 @@ public enum Factor implements MessageTopic {
                 Car.PassiveLosses l = car.losses();
                 double oil = car.oilVolume() * car.oil().density15() * car.oil().specificHeat(WARM_K);
                 double metal = Math.max(0, factor * (oil + l.metal()) - oil);
-                yield car.withLosses(new Car.PassiveLosses(l.still(), l.moving(), l.block(), metal));
+                yield car.withLosses(new Car.PassiveLosses(l.still(), l.moving(), l.block(), metal, l.warmed()));
             }
-            case EFFICACY -> car.withCorrection(car.correction().times(factor, 1, 1, 1));
-            case AIR -> car.withCorrection(car.correction().times(1, factor, 1, 1));
-            case OPENING -> car.withCorrection(car.correction().times(1, 1, factor, 1));
-            case SENSOR -> car.withCorrection(car.correction().times(1, 1, 1, factor));
+            case EFFICACY -> car.withCorrection(car.correction().times(factor, 1, 1, 1, 1));
+            case AIR -> car.withCorrection(car.correction().times(1, factor, 1, 1, 1));
+            case OPENING -> car.withCorrection(car.correction().times(1, 1, factor, 1, 1));
+            case AHEAD -> car.withCorrection(car.correction().times(1, 1, 1, 1, factor));
+            case SENSOR -> car.withCorrection(car.correction().times(1, 1, 1, factor, 1));
             case COOLANT ->
                 car.withCoolant(car.coolant().withHeatShare(car.coolant().heatShare() * factor));
             case RADIATOR ->
@@ -89,6 +99,7 @@ public enum Factor implements MessageTopic {
 
     private static Car losses(Car car, double sump, double block) {
         Car.PassiveLosses l = car.losses();
-        return car.withLosses(new Car.PassiveLosses(l.still() * sump, l.moving() * sump, l.block() * block, l.metal()));
+        return car.withLosses(
+                new Car.PassiveLosses(l.still() * sump, l.moving() * sump, l.block() * block, l.metal(), l.warmed()));
     }
 }

@@ -2,6 +2,7 @@ package isotherm.core.simulate;
 
 import isotherm.core.fluid.Oil;
 import isotherm.core.fluid.Units;
+import isotherm.core.heat.HeatSchool;
 
 /** An oil's properties prepared for millions of look-ups: viscosity on a grid, the linear ones in closed form. */
 final class OilTable {
@@ -14,6 +15,7 @@ final class OilTable {
 
     private final double[] viscosity = new double[NODES];
     private final double[] wallPower = new double[NODES];
+    private final double[] shear = new double[NODES];
     private final double cp0;
     private final double cp1;
     private final double rho0;
@@ -23,6 +25,9 @@ final class OilTable {
         for (int i = 0; i < NODES; i++) {
             viscosity[i] = oil.dynamicViscosity(LOW_K + i * STEP);
             wallPower[i] = Math.pow(viscosity[i], SIEDER_TATE);
+            shear[i] = Math.pow(
+                    viscosity[i] / oil.density(LOW_K + i * STEP) / HeatSchool.REFERENCE_VISCOSITY,
+                    HeatSchool.SHEAR_EXPONENT);
         }
         cp0 = oil.specificHeat(Units.ZERO_CELSIUS);
         cp1 = oil.specificHeat(Units.ZERO_CELSIUS + 1) - cp0;
@@ -38,6 +43,11 @@ final class OilTable {
     /** Dynamic viscosity to the power of the wall correction. */
     double wallPower(double kelvin) {
         return at(wallPower, kelvin);
+    }
+
+    /** Shear heat over that at the schools' reference viscosity. */
+    double shear(double kelvin) {
+        return at(shear, kelvin);
     }
 
     private static double at(double[] table, double kelvin) {

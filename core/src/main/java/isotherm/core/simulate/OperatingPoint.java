@@ -11,6 +11,7 @@ import isotherm.core.exchanger.CoreModel;
 import isotherm.core.exchanger.CoreRating;
 import isotherm.core.fluid.Air;
 import isotherm.core.fluid.Oil;
+import isotherm.core.hydraulics.CoolerLoop;
 import isotherm.core.hydraulics.OilCircuit;
 import java.util.Optional;
 
@@ -63,8 +64,12 @@ public record OperatingPoint(int cell, Optional<CoreMoment> core, OilCircuit.Poi
         double rpm = s.demand().rpm()[cell];
         double oilK = s.oil()[cell];
         Optional<CoreModel> model = design.cooler().map(c -> new CoreModel(c.core()));
-        OilCircuit.Point circuit =
-                engine.at(rpm, oilK, design.cooler().map(Design.Cooler::loop), model, s.lift()[cell]);
+        OilCircuit.Point circuit = engine.at(
+                rpm,
+                CoolerLoop.LoopOil.cooled(oil, oilK, Math.min(oilK, s.returned()[cell]), weather.ambientK()),
+                design.cooler().map(Design.Cooler::loop),
+                model,
+                s.lift()[cell]);
         return new OperatingPoint(
                 cell,
                 design.cooler()
@@ -82,10 +87,10 @@ public record OperatingPoint(int cell, Optional<CoreMoment> core, OilCircuit.Poi
         double coolantK = s.coolant()[cell];
         AirFlow air =
                 network.at(s.demand().speed()[cell], s.fan()[cell], coolantK > SessionEquations.RADIATOR_FAN_FROM);
-        double airInK = ambientK;
+        double airInK = ambientK + c.airway().warmedAhead(air.coreMassFlow() * Air.SPECIFIC_HEAT);
         if (c.airway().place().stream() == Place.Stream.BEHIND_RADIATOR && air.coreMassFlow() > 0) {
             airInK += car.coolant().valve(coolantK)
-                    * radiator.heatPerKelvin(air.coveredMassFlow(), network.coveredShare(), network.density())
+                    * radiator.heatPerKelvin(air.coveredMassFlow(), network.coveredShare())
                     * (coolantK - ambientK)
                     / (air.coreMassFlow() * Air.SPECIFIC_HEAT);
         }

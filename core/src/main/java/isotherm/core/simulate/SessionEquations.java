@@ -1,6 +1,7 @@
 package isotherm.core.simulate;
 
 import isotherm.core.airflow.AirNetwork;
+import isotherm.core.airflow.Airway;
 import isotherm.core.airflow.Place;
 import isotherm.core.car.Car;
 import isotherm.core.car.Coolant;
@@ -8,7 +9,6 @@ import isotherm.core.car.Design;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Weather;
 import isotherm.core.exchanger.CoreModel;
-import isotherm.core.exchanger.OilState;
 import isotherm.core.fluid.Oil;
 import isotherm.core.fluid.Units;
 import isotherm.core.hydraulics.CoolerLoop;
@@ -50,10 +50,6 @@ public final class SessionEquations {
     static final double RADIATOR_FAN_FROM = Units.ZERO_CELSIUS + 95;
 
     private static final double RADIATOR_FAN_SPAN = 5;
-    private static final int LOSS_NODES = 24;
-    private static final double LOSS_LOW_K = 233.15;
-    private static final double LOSS_STEP = 10;
-
     private final DemandTrace demand;
     private final double ambientK;
     private final OilTable oil;
@@ -66,6 +62,7 @@ public final class SessionEquations {
     private final @Nullable OilThermostat controlled;
 
     private final boolean cooled;
+    private final @Nullable Airway airway;
     private final Place.Stream stream;
     private final double leak;
     private final double returnMass;
@@ -78,8 +75,10 @@ public final class SessionEquations {
     private final double[] delivered;
     private final double reliefPressure;
     private final double bearing;
-    private final double[] lossLinear = new double[LOSS_NODES];
-    private final double[] lossQuadratic = new double[LOSS_NODES];
+    private final double[] shear;
+    private final LoopLoss toCore = new LoopLoss();
+    private final LoopLoss inCore = new LoopLoss();
+    private final LoopLoss fromCore = new LoopLoss();
 
     /**
      * @param car the car
@@ -105,6 +104,7 @@ public final class SessionEquations {
                         * car.pump().flow(car.gauge().rpm()));
         Optional<Design.Cooler> fitted = design.cooler().map(car::known);
         this.cooled = fitted.isPresent();
+        this.airway = fitted.map(Design.Cooler::airway).orElse(null);
         Optional<CoreModel> core = fitted.map(c -> new CoreModel(c.core()));
         Optional<AirNetwork> network = fitted.map(c ->
                 new AirNetwork(c.airway(), core.get(), Optional.of(car.coolant().radiator()), ambientK, pascal));
@@ -131,32 +131,27 @@ public final class SessionEquations {
         }
         int n = demand.cells();
         this.heatIn = new double[n];
+        this.shear = new double[n];
         this.coolantIn = new double[n];
         this.sump = new double[n];
         this.delivered = new double[n];
         for (int i = 0; i < n; i++) {
             double power = demand.brakePower()[i];
             double rpm = demand.rpm()[i];
-            heatIn[i] = car.school().oilHeat(car.engine(), power, rpm);
+            double heat = car.school().oilHeat(car.engine(), power, rpm);
+            shear[i] = heat * car.school().shearShare(car.engine(), power, rpm);
+            heatIn[i] = heat - shear[i];
             coolantIn[i] = car.coolant().heatShare() * power
                     + Coolant.idleHeat(car.engine().displacement(), rpm);
             sump[i] = losses.still() + losses.moving() * Math.pow(demand.speed()[i], 0.8);
             delivered[i] = car.pump().flow(rpm);
         }
-        fitted.ifPresent(c -> fitLoop(
-                c.loop(), core.get(), fluid, car.pump().flow(car.engine().maxRpm())));
-    }
-
-    /** The loop's loss at each temperature as a·q + b·q² through a third of and the whole of the largest flow. */
-    private void fitLoop(CoolerLoop loop, CoreModel core, Oil fluid, double largest) {
-        for (int i = 0; i < LOSS_NODES; i++) {
-            OilState state = OilState.of(fluid, LOSS_LOW_K + i * LOSS_STEP);
-            double q1 = largest / 3;
-            double r1 = loop.pressureDrop(core, q1 * state.density(), state) / q1;
-            double r2 = loop.pressureDrop(core, largest * state.density(), state) / largest;
-            lossQuadratic[i] = Math.max(0, (r2 - r1) / (largest - q1));
-            lossLinear[i] = Math.max(0, r1 - lossQuadratic[i] * q1);
-        }
+        double largest = car.pump().flow(car.engine().maxRpm());
+        fitted.ifPresent(c -> {
+            toCore.fit(fluid, largest, c.loop()::toCore);
+            inCore.fit(fluid, largest, core.get()::oilPressureDrop);
+            fromCore.fit(fluid, largest, c.loop().back()::pressureDrop);
+        });
     }
 
     /** @return the demand that is driven */
@@ -165,16 +160,14 @@ public final class SessionEquations {
     }
 
     /** Volume flow through the engine, m³/s. */
-    double engineFlow(int cell, double oilK, double share) {
+    double engineFlow(int cell, double oilK, double returnK, double share) {
         double q = delivered[cell];
         double a = bearing * oil.viscosity(oilK);
         double b = 0;
         if (cooled && share > 0) {
-            double at = Math.max(0, Math.min(LOSS_NODES - 1.000001, (oilK - LOSS_LOW_K) / LOSS_STEP));
-            int i = (int) at;
-            double f = at - i;
-            a += share * (lossLinear[i] + f * (lossLinear[i + 1] - lossLinear[i]));
-            b = share * share * (lossQuadratic[i] + f * (lossQuadratic[i + 1] - lossQuadratic[i]));
+            double filmK = CoolerLoop.LoopOil.film(oilK, returnK, ambientK);
+            a += share * (toCore.linear(oilK) + inCore.linear(filmK) + fromCore.linear(returnK));
+            b = share * share * (toCore.quadratic(oilK) + inCore.quadratic(filmK) + fromCore.quadratic(returnK));
         }
         if ((a + b * q) * q <= reliefPressure) {
             return q;
@@ -197,12 +190,12 @@ public final class SessionEquations {
 
     /** Gallery pressure above ambient, Pa. */
     double galleryPressure(int cell, double[] y) {
-        return bearing * oil.viscosity(y[OIL]) * engineFlow(cell, y[OIL], share(y[LIFT]));
+        return bearing * oil.viscosity(y[OIL]) * engineFlow(cell, y[OIL], y[RETURN], share(y[LIFT]));
     }
 
-    /** Heat into the oil in a cell, W. */
-    double heatIn(int cell) {
-        return heatIn[cell];
+    /** Heat into the oil, W: that of shear falls as the oil thins. */
+    private double heatIn(int cell, double oilK) {
+        return heatIn[cell] + shear[cell] * oil.shear(oilK);
     }
 
     /**
@@ -219,7 +212,7 @@ public final class SessionEquations {
         double coolantK = y[COOLANT];
         double rho = oil.density(oilK);
         double share = share(y[LIFT]);
-        double flow = engineFlow(cell, oilK, share);
+        double flow = engineFlow(cell, oilK, returnK, share);
 
         double assist = Math.max(0, Math.min(1, (coolantK - RADIATOR_FAN_FROM) / RADIATOR_FAN_SPAN));
         int own = fanOn ? 1 : 0;
@@ -234,7 +227,8 @@ public final class SessionEquations {
         if (cooler != null) {
             double airRate = blend(own, assist, at + AirTable.CORE_RATE);
             double conductance = blend(own, assist, at + AirTable.CORE_CONDUCTANCE);
-            double airInK = ambientK;
+            double airInK = ambientK + (airway == null ? 0 : airway.warmedAhead(airRate));
+            radiatorInK = airInK;
             if (stream == Place.Stream.BEHIND_RADIATOR && airRate > 0) {
                 airInK += valve * coveredK * (coolantK - ambientK) / airRate;
             }
@@ -257,7 +251,9 @@ public final class SessionEquations {
             dy[LIFT] = 0;
         }
 
-        double fromSump = sump[cell] * (oilK - ambientK);
+        double around = ambientK + losses.warmed() * Math.max(0, coolantK - ambientK);
+        double fromSump = sump[cell] * (oilK - around);
+        double into = heatIn(cell, oilK);
         double fromBlock = losses.block() * (oilK - coolantK);
         double fromFactory = 0;
         if (factoryConductance > 0) {
@@ -266,10 +262,11 @@ public final class SessionEquations {
         }
         double radiated = valve * (coveredK * (coolantK - radiatorInK) + openK * (coolantK - ambientK));
 
-        dy[OIL] = (heatIn[cell] - fromSump - fromBlock - fromFactory - carried)
+        dy[OIL] = (into - fromSump - fromBlock - fromFactory - carried)
                 / (oilMass * oil.specificHeat(oilK) + losses.metal());
-        dy[COOLANT] = (coolantIn[cell] + fromBlock + fromFactory - radiated) / coolant.capacity();
-        dy[HEAT_IN] = heatIn[cell];
+        dy[COOLANT] =
+                (coolantIn[cell] + fromBlock + fromFactory - radiated - coolant.steam(coolantK)) / coolant.capacity();
+        dy[HEAT_IN] = into;
         dy[HEAT_SUMP] = fromSump;
         dy[HEAT_BLOCK] = fromBlock;
         dy[HEAT_FACTORY] = fromFactory;

@@ -32,10 +32,12 @@ public final class Airways {
                 a.sealing(),
                 a.shadedShare(),
                 a.openingArea(),
+                a.outletArea(),
                 mesh,
                 a.ductHeads(),
                 a.fan(),
                 measured,
-                a.intakeBehind());
+                a.intakeBehind(),
+                a.heatAhead());
     }
 }

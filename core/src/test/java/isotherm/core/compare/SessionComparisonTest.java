@@ -74,7 +74,7 @@ class SessionComparisonTest {
             Random random = new Random(seed);
             Car truth = CAR;
             for (Factor f : Factor.values()) {
-                truth = f.scale(truth, Math.exp(0.08 * random.nextGaussian()));
+                truth = f.scale(truth, Math.exp(Math.min(0.08, f.spread()) * random.nextGaussian()));
             }
             double[] pace = {1 + 0.02 * random.nextGaussian(), 1 + 0.02 * random.nextGaussian()};
             SessionComparison.Logged first = logged(truth, before, 31, pace[0], seed, 0.4);

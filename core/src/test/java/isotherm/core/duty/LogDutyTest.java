@@ -36,6 +36,47 @@ class LogDutyTest {
         assertThat(Arrays.stream(demand.brakePower()).max()).hasValueCloseTo(80e3, within(5e3));
     }
 
+    /** A circuit driven with straight slopes of speed, read at so many rows a second from some moment on. */
+    private static double meanPower(double hertz, double from) {
+        double[][] lap = {{600, 25, 54}, {120, 54, 24}, {250, 24, 24}, {380, 24, 46}, {100, 46, 25}};
+        List<Double> fine = new java.util.ArrayList<>();
+        for (int n = 0; n < 5; n++) {
+            for (double[] s : lap) {
+                int steps = (int) Math.round(20 * s[0] / (s[1] + s[2]));
+                for (int i = 0; i < steps; i++) {
+                    fine.add(s[1] + (s[2] - s[1]) * i / steps);
+                }
+            }
+        }
+        int every = (int) Math.round(10 / hertz);
+        int first = (int) Math.round(10 * from);
+        int rows = (fine.size() - first) / every;
+        double[] time = new double[rows];
+        double[] speed = new double[rows];
+        for (int i = 0; i < rows; i++) {
+            time[i] = i / hertz;
+            speed[i] = fine.get(first + i * every);
+        }
+        return Arrays.stream(
+                        log(time, speed, NONE, NONE, NONE).demand(CAR, ENGINE).brakePower())
+                .average()
+                .orElseThrow();
+    }
+
+    @Test
+    void aRowEveryTwoSecondsKeepsTheHeatOfTenRowsASecond() {
+        double fine = meanPower(10, 0);
+        for (double hertz : new double[] {0.5, 1, 2}) {
+            double sum = 0;
+            for (int phase = 0; phase < 7; phase++) {
+                double one = meanPower(hertz, 0.3 * phase);
+                assertThat(one).isCloseTo(fine, within(0.025 * fine));
+                sum += one;
+            }
+            assertThat(sum / 7).as(hertz + " rows a second").isCloseTo(fine, within(0.01 * fine));
+        }
+    }
+
     @Test
     void withoutPowerTheRoadLoadIsTaken() {
         DemandTrace demand = log(TIME, SPEED, NONE, NONE, NONE).demand(CAR, ENGINE);

@@ -76,6 +76,16 @@ class VehicleTest {
                 .as("a lower gear for more power")
                 .isGreaterThan(25 / 7.5 * 1000 - 1);
         assertThat(CAR.roadRpm(1, 0, ENGINE)).as("never under idle").isEqualTo(800);
+        // Nothing has a reserve: the gear in which the engine gives the most, not the first one held at its limit.
+        double best = CAR.roadRpm(25, 1e9, ENGINE);
+        assertThat(CAR.gears()).anySatisfy(g -> assertThat(25 / g * 1000).isCloseTo(best, within(1e-6)));
+        assertThat(CAR.gears().stream()
+                        .map(g -> 25 / g * 1000)
+                        .filter(rpm -> rpm <= ENGINE.maxRpm())
+                        .mapToDouble(ENGINE::availablePower)
+                        .max()
+                        .orElseThrow())
+                .isCloseTo(ENGINE.availablePower(best), within(1e-6));
         assertThat(CAR.roadRpm(25, 1e9, ENGINE)).as("never over the top").isLessThanOrEqualTo(7000);
     }
 

@@ -109,6 +109,18 @@ class CoreModelTest {
     }
 
     @Test
+    void everyRangeOfACorrelationIsLookedAtAndNotOnlyTheFlow() {
+        Core deep = Core.stackedPlate(19, 0.28, 0.11);
+        assertThat(rate(deep, 30, 8, 0.8).validity()).anySatisfy(v -> {
+            assertThat(v.quantity()).isEqualTo("depth");
+            assertThat(v.value()).isCloseTo(110, org.assertj.core.api.Assertions.within(1e-9));
+            assertThat(v.high()).isEqualTo(57.4);
+        });
+        assertThat(rate(Core.stackedPlate(19, 0.28, 0.05), 30, 8, 0.8).validity())
+                .noneSatisfy(v -> assertThat(v.quantity()).isEqualTo("depth"));
+    }
+
+    @Test
     void coresThatCannotExistAreRefused() {
         assertThatIllegalArgumentException().isThrownBy(() -> Core.stackedPlate(0, 0.2, 0.05));
         assertThatIllegalArgumentException()

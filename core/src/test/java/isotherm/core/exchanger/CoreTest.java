@@ -81,13 +81,18 @@ class CoreTest {
         CoreModel a = new CoreModel(usual);
         CoreModel b = new CoreModel(dense);
         assertThat(b.airConductance(0.3, 310)).isGreaterThan(a.airConductance(0.3, 310));
-        assertThat(b.airPressureDrop(8, 300, 101_325)).isGreaterThan(a.airPressureDrop(8, 300, 101_325));
+        assertThat(b.airPressureDrop(0.4, 300, 340, 101_325)).isGreaterThan(a.airPressureDrop(0.4, 300, 340, 101_325));
     }
 
     @Test
     void theAirsPressureLossFallsAsTheAirThins() {
         CoreModel model = new CoreModel(Core.stackedPlate(13, 0.28, 0.05));
-        assertThat(model.airPressureDrop(8, 300, 80_000)).isLessThan(model.airPressureDrop(8, 300, 101_325));
-        assertThat(model.airPressureDrop(0, 300, 101_325)).isZero();
+        // At the same speed on the face less mass flows, in proportion to pressure.
+        assertThat(model.airPressureDrop(0.4 * 80_000 / 101_325, 300, 340, 80_000))
+                .isLessThan(model.airPressureDrop(0.4, 300, 340, 101_325));
+        assertThat(model.airPressureDrop(0, 300, 340, 101_325)).isZero();
+        assertThat(model.airPressureDrop(0.4, 300, 340, 101_325))
+                .as("warmed air takes more room")
+                .isGreaterThan(model.airPressureDrop(0.4, 300, 300, 101_325));
     }
 }

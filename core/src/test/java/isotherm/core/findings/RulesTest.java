@@ -288,12 +288,12 @@ class RulesTest {
     /** The fewest rows that still hold take the oil of so many rows away. */
     @Test
     void fewerRowsThatStillHold() {
-        Design many = DemoCars.design(44, Place.LOWER_GRILLE_AHEAD);
+        Design many = DemoCars.design(58, Place.LOWER_GRILLE_AHEAD);
         double now = Simulator.run(CAR, TRACK, many).peak();
         Car easy = EdgesTest.limited(now + 6, now + 40);
         Finding f = find(Assessment.of(easy, TRACK, many), Topic.ROWS_SATED).orElseThrow();
         int expected = Arrays.stream(CorePart.ROWS)
-                .filter(n -> n < 44)
+                .filter(n -> n < 58)
                 .filter(n -> Simulator.run(easy, TRACK, withRows(many, n)).peak() <= now + 6)
                 .findFirst()
                 .orElseThrow();

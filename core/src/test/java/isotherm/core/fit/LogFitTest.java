@@ -109,12 +109,12 @@ class LogFitTest {
         Design cooled = DemoCars.design(16, Place.GRILLE_AHEAD);
         Made made = made(1.1, 1.0, cooled, 7);
         LogFit.Result r = LogFit.fit(CAR, cooled, made.log(), made.oilK(), Optional.empty());
-        assertThat(r.estimates()).hasSize(11);
+        assertThat(r.estimates()).hasSize(12);
         assertThat(r.notes())
                 .anySatisfy(w -> assertThat(w.key()).isIn(FitNote.TIED.key("text"), FitNote.LITTLE.key("text")));
-        for (int i = 0; i < 11; i++) {
+        for (int i = 0; i < 12; i++) {
             assertThat(r.correlation()[i][i]).isCloseTo(1, within(1e-9));
-            for (int j = 0; j < 11; j++) {
+            for (int j = 0; j < 12; j++) {
                 assertThat(r.correlation()[i][j])
                         .isBetween(-1.0 - 1e-9, 1.0 + 1e-9)
                         .isCloseTo(r.correlation()[j][i], within(1e-9));

@@ -49,6 +49,34 @@ class HeatSchoolTest {
                 .isCloseTo(1.25 * 12e3, within(1e-6));
     }
 
+    /** Heywood, eq. 13.6, by hand: 75 + 48·2 + 0.4·(2·0.09·2000/60)² kPa at 2000 1/min. */
+    @Test
+    void frictionOfADieselHasItsOwnFigure() {
+        assertThat(HeatSchool.Friction.dieselFmep(2000) / 1e3).isCloseTo(75 + 96 + 0.4 * 36, within(1e-9));
+        Engine diesel = new Engine(Aspiration.TURBO_DIESEL, 150e3, 3e-3, 4200, 750, true, 1.2e5);
+        Engine petrol = new Engine(Aspiration.TURBO, 150e3, 3e-3, 4200, 750, true, 1.2e5);
+        HeatSchool school = new HeatSchool.Friction(0.25);
+        assertThat(school.oilHeat(diesel, 0, 3000)).isNotEqualTo(school.oilHeat(petrol, 0, 3000));
+    }
+
+    /** SAE J1349 by hand at 2000 m of the standard atmosphere (79.5 kPa) and 25 °C: 1/(1.18·99/79.5 − 0.18). */
+    @Test
+    void thinAirTakesPowerFromAnEngineWithoutATurbocharger() {
+        Engine natural = new Engine(Aspiration.NATURAL, 100e3, 2e-3, 7000, 850, false, 0);
+        assertThat(natural.in(79_495, 298).power()).isCloseTo(100e3 / (1.18 * 99_000 / 79_495 - 0.18), within(1.0));
+        assertThat(natural.in(99e3, 298).power()).isCloseTo(100e3, within(1e-6));
+        assertThat(ENGINE.in(79_495, 298)).isEqualTo(ENGINE);
+    }
+
+    @Test
+    void shearIsTheWholeHeatOfAnEngineThatIsOnlyTurnedAndASmallShareAtFullLoad() {
+        HeatSchool school = new HeatSchool.Friction(0.25);
+        assertThat(school.shearShare(ENGINE, 0, 3000)).isEqualTo(1);
+        double full = school.shearShare(ENGINE, 200e3, 6000);
+        double friction = 0.25 * (0.97 + 0.9 + 1.8) * 1e5 * 2e-3 * 50;
+        assertThat(full).isCloseTo(friction / school.oilHeat(ENGINE, 200e3, 6000), within(1e-12));
+    }
+
     @Test
     void fullThrottlePowerRisesToItsMaximum() {
         assertThat(ENGINE.availablePower(6500)).isCloseTo(200e3, within(1e-6));

@@ -52,12 +52,12 @@ class LoopPartsTest {
     void theLoopIsTheSumOfItsPartsAndNamesThemInTheOrderOfTheFlow() {
         CoolerLoop loop = loop(OilThermostat.Site.PLATE);
         for (double m : new double[] {0.05, 0.3, 0.8}) {
-            var losses = loop.losses(CORE, m, HOT);
+            var losses = loop.losses(CORE, m, CoolerLoop.LoopOil.even(HOT));
             assertThat(losses)
                     .extracting(CoolerLoop.Loss::what)
                     .containsExactly("plate", "feed hose", "core", "return hose");
             assertThat(losses.stream().mapToDouble(CoolerLoop.Loss::pascal).sum())
-                    .isCloseTo(loop.pressureDrop(CORE, m, HOT), within(1e-6));
+                    .isCloseTo(loop.pressureDrop(CORE, m, CoolerLoop.LoopOil.even(HOT)), within(1e-6));
             assertThat(losses).allSatisfy(l -> assertThat(l.pascal()).isPositive());
             assertThat(losses.get(1).pascal()).isEqualTo(FEED.pressureDrop(m, HOT));
             assertThat(losses.get(2).pascal()).isEqualTo(CORE.oilPressureDrop(m, HOT));
@@ -65,13 +65,35 @@ class LoopPartsTest {
     }
 
     @Test
+    void eachPartOfTheLoopHasItsOwnOil() {
+        CoolerLoop loop = loop(OilThermostat.Site.PLATE);
+        var oil = isotherm.core.fluid.Oil.grade("5W-40").orElseThrow();
+        var cooled = CoolerLoop.LoopOil.cooled(oil, 390, 370, 300);
+        var losses = loop.losses(CORE, 0.3, cooled);
+        OilState back = OilState.of(oil, 370);
+        assertThat(losses.get(3).pascal()).isEqualTo(loop.back().pressureDrop(0.3, back));
+        // The film lies a quarter of the way from the mean, 380 K, to the air.
+        assertThat(losses.get(2).pascal()).isEqualTo(CORE.oilPressureDrop(0.3, OilState.of(oil, 360)));
+        assertThat(loop.pressureDrop(CORE, 0.3, cooled))
+                .isGreaterThan(loop.pressureDrop(CORE, 0.3, CoolerLoop.LoopOil.even(OilState.of(oil, 390))));
+        // Oil at the temperature of the air is not cooled on its way.
+        assertThat(CoolerLoop.LoopOil.usual(oil, 300)).isEqualTo(CoolerLoop.LoopOil.even(OilState.of(oil, 300)));
+    }
+
+    @Test
     void thePlateCostsItsHeadsOnTheFeedBore() {
         double m = 0.5;
         double speed = m / HOT.density() / (Math.PI / 4 * 14.2e-3 * 14.2e-3);
         double head = HOT.density() * speed * speed / 2;
-        assertThat(loop(OilThermostat.Site.PLATE).losses(CORE, m, HOT).get(0).pascal())
+        assertThat(loop(OilThermostat.Site.PLATE)
+                        .losses(CORE, m, CoolerLoop.LoopOil.even(HOT))
+                        .get(0)
+                        .pascal())
                 .isCloseTo(3.5 * head, within(1e-6 * head));
-        assertThat(loop(OilThermostat.Site.IN_LINE).losses(CORE, m, HOT).get(0).pascal())
+        assertThat(loop(OilThermostat.Site.IN_LINE)
+                        .losses(CORE, m, CoolerLoop.LoopOil.even(HOT))
+                        .get(0)
+                        .pascal())
                 .as("in line it costs its own joints as well")
                 .isCloseTo(5.5 * head, within(1e-6 * head));
     }

@@ -34,7 +34,6 @@ class FactorTest {
         assertThat(peak(Factor.LOSSES.scale(CAR, 1.2))).isLessThan(now);
         assertThat(peak(Factor.SUMP.scale(CAR, 1.2))).isLessThan(now);
         assertThat(peak(Factor.RADIATOR.scale(CAR, 1.2))).isLessThanOrEqualTo(now);
-        assertThat(peak(Factor.OPENING.scale(CAR, 1.1))).isGreaterThan(now);
         assertThat(peak(Factor.EFFICACY.scale(CAR, 1.2))).isLessThan(now - 1);
         assertThat(peak(Factor.AIR.scale(CAR, 1.2))).isLessThan(now);
         assertThat(peak(Factor.COOLANT.scale(CAR, 1.3))).isGreaterThanOrEqualTo(now);
@@ -54,6 +53,18 @@ class FactorTest {
         assertThat(Factor.LOSSES.scale(CAR, 1.3)).isEqualTo(apart);
         Belief old = new Belief(java.util.List.of(Factor.LOSSES), new double[] {0.1}, new double[][] {{1}}, 0.01);
         assertThat(Belief.after(old).factors()).contains(Factor.LOSSES).doesNotContain(Factor.SUMP, Factor.BLOCK);
+    }
+
+    @Test
+    void aThermostatThatOpensLaterKeepsItsSpan() {
+        var t = Factor.OPENING
+                .scale(CAR, 1.1)
+                .known(DESIGN.cooler().orElseThrow())
+                .loop()
+                .thermostat()
+                .orElseThrow();
+        assertThat(t.opensK()).isCloseTo(273.15 + 99, within(1e-9));
+        assertThat(t.fullK() - t.opensK()).isCloseTo(11, within(1e-9));
     }
 
     @Test

@@ -7,6 +7,7 @@ import isotherm.core.airflow.AirFlow;
 import isotherm.core.airflow.AirNetwork;
 import isotherm.core.airflow.Place;
 import isotherm.core.car.Car;
+import isotherm.core.car.Coolant;
 import isotherm.core.car.Design;
 import isotherm.core.duty.CruiseDuty;
 import isotherm.core.duty.DemandTrace;
@@ -14,6 +15,7 @@ import isotherm.core.duty.Duty;
 import isotherm.core.duty.Weather;
 import isotherm.core.exchanger.CoreModel;
 import isotherm.core.exchanger.CoreRating;
+import isotherm.core.fluid.Oil;
 import isotherm.core.fluid.Units;
 import isotherm.core.hydraulics.OilCircuit;
 import java.util.Optional;
@@ -218,6 +220,46 @@ class SimulatorTest {
         assertThat(s.oil()).doesNotContain(Double.NaN);
         assertThat(s.timeTo(Units.kelvin(65))).isGreaterThan(300);
         assertThat(s.pressure()[5]).isLessThanOrEqualTo(CAR.pump().reliefPressure() * 1.001);
+    }
+
+    /** Shear goes with a quarter of the viscosity's power, so that a thick oil runs hotter and by how much can be said. */
+    @Test
+    void aThickerOilRunsHotterOnItsPlateau() {
+        Design bare = Design.NO_COOLER;
+        double thin = Simulator.run(
+                        CAR,
+                        DemoCars.session(10),
+                        bare.withOil(Oil.grade("0W-20").orElseThrow()))
+                .plateau();
+        double thick = Simulator.run(
+                        CAR,
+                        DemoCars.session(10),
+                        bare.withOil(Oil.grade("10W-60").orElseThrow()))
+                .plateau();
+        assertThat(thick - thin).isBetween(3.0, 12.0);
+    }
+
+    /** What comes in leaves as steam: 4 s worth of heat over the capacity above boiling, and no more. */
+    @Test
+    void aRadiatorThatIsFarTooSmallBoilsAndDoesNotMeltTheCar() {
+        Coolant c = CAR.coolant();
+        Car small = CAR.withCoolant(c.withRadiator(c.radiator().times(0.05)));
+        Session s = Simulator.run(small, DemoCars.session(10), Design.NO_COOLER);
+        double most = 0.5 * CAR.engine().power() + 30e3;
+        assertThat(s.peakCoolant())
+                .isGreaterThan(Coolant.BOILS_K)
+                .isLessThan(Coolant.BOILS_K + most * 4 / c.capacity());
+    }
+
+    @Test
+    void theAirAroundTheSumpIsWarmedByTheCoolant() {
+        Car.PassiveLosses l = CAR.losses();
+        Car cool = CAR.withLosses(new Car.PassiveLosses(l.still(), l.moving(), l.block(), l.metal(), 0));
+        Car warm = CAR.withLosses(new Car.PassiveLosses(l.still(), l.moving(), l.block(), l.metal(), 0.3));
+        assertThat(Simulator.run(warm, DemoCars.session(8), Design.NO_COOLER).plateau())
+                .isGreaterThan(Simulator.run(cool, DemoCars.session(8), Design.NO_COOLER)
+                                .plateau()
+                        + 2);
     }
 
     @Test

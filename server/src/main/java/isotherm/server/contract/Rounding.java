@@ -18,8 +18,12 @@ public final class Rounding {
      * @param value a value
      * @param digits decimals that are kept
      * @return the value rounded to them
+     * @throws ArithmeticException when it is no finite number: nothing else may pass for one, least of all 0
      */
     public static double round(double value, int digits) {
+        if (!Double.isFinite(value)) {
+            throw new ArithmeticException("A figure came out as " + value);
+        }
         double p = Math.pow(10, digits);
         return Math.round(value * p) / p;
     }

@@ -36,13 +36,15 @@ final class CoolerMapper {
                 c.sealingPercent() / 100,
                 c.shadedPercent() / 100,
                 c.openingCm2() * 1e-4,
+                c.outletCm2() == null ? 0 : c.outletCm2() * 1e-4,
                 c.mesh(),
                 c.ductHeads() == null ? 0 : c.ductHeads(),
                 Optional.ofNullable(c.fan())
                         .map(f -> new Fan(
                                 f.stallPa(), f.freeFlowM3PerS(), Units.kelvin(f.onC()), Units.kelvin(f.offC()))),
                 Optional.ofNullable(c.measured()).map(m -> new MeasuredPressure(m.pa(), m.speedKmh() / 3.6)),
-                Boolean.TRUE.equals(c.intakeBehind()));
+                Boolean.TRUE.equals(c.intakeBehind()),
+                c.heatAheadKw() == null ? 0 : c.heatAheadKw() * 1e3);
         CoolerLoop loop = new CoolerLoop(
                 hose(c.feed()),
                 hose(c.back()),
@@ -82,6 +84,8 @@ final class CoolerMapper {
                 rounded(a.sealing() * 100),
                 rounded(a.shadedShare() * 100),
                 rounded(a.openingArea() * 1e4),
+                a.outletArea() > 0 ? (Double) rounded(a.outletArea() * 1e4) : null,
+                a.heatAhead() > 0 ? (Double) rounded(a.heatAhead() / 1e3) : null,
                 a.mesh(),
                 rounded(a.ductHeads()),
                 a.measured()

@@ -57,6 +57,20 @@ public record DesignDocument(
             @Quantity(value = "share of the face that gets no air", min = 0, max = 100, unit = "%")
                     double shadedPercent,
             @Quantity(value = "opening that feeds the core", min = 5, max = 5000, unit = "cm²") double openingCm2,
+            @Missing("as wide as the core's face")
+                    @Quantity(
+                            value = "outlet through which its air leaves where it has a stream to itself",
+                            min = 5,
+                            max = 5000,
+                            unit = "cm²")
+                    Double outletCm2,
+            @Missing("nothing ahead gives heat")
+                    @Quantity(
+                            value = "heat that a condenser or an intercooler ahead gives to its air",
+                            min = 0,
+                            max = 60,
+                            unit = "kW")
+                    Double heatAheadKw,
             @Text("whether a stone mesh stands in the opening") boolean mesh,
             @Missing("no duct") @Quantity(value = "velocity heads lost in a duct", min = 0, max = 20) Double ductHeads,
             @Missing("the place's preset")
@@ -318,6 +332,8 @@ public record DesignDocument(
                         c.sealingPercent(),
                         c.shadedPercent(),
                         c.openingCm2(),
+                        c.outletCm2(),
+                        c.heatAheadKw(),
                         c.mesh(),
                         c.ductHeads(),
                         c.measured(),

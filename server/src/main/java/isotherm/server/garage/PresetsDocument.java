@@ -180,7 +180,12 @@ public record PresetsDocument(
             Car.PassiveLosses losses = Car.PassiveLosses.DEFAULT;
             return new PresetsDocument(
                     starts,
-                    new LossesDocument(losses.still(), losses.moving(), losses.block(), losses.metal() * 1e-3),
+                    new LossesDocument(
+                            losses.still(),
+                            losses.moving(),
+                            losses.block(),
+                            losses.metal() * 1e-3,
+                            100 * losses.warmed()),
                     Arrays.stream(Construction.values())
                             .map(c -> new ConstructionDetail(c, DetailDocument.of(CoreDetail.typical(c))))
                             .toList(),

@@ -9,6 +9,7 @@ import isotherm.server.contract.Text;
 import isotherm.server.garage.CarDocument;
 import isotherm.server.garage.DesignDocument;
 import isotherm.server.garage.DutyDocument;
+import isotherm.server.garage.FittedDocument;
 import java.util.List;
 
 /** Questions about logs, and their answers. */
@@ -86,7 +87,7 @@ public final class EvidenceQuestions {
             List<Double> timeSeconds,
             List<Double> residualK,
             List<MessageDocument> notes,
-            CarDocument.FittedDocument fitted) {}
+            FittedDocument fitted) {}
 
     /**
      * One fitted factor.

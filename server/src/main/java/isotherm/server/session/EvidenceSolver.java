@@ -15,6 +15,7 @@ import isotherm.server.contract.Problem;
 import isotherm.server.garage.CarDocument;
 import isotherm.server.garage.DesignDocument;
 import isotherm.server.garage.DutyDocument;
+import isotherm.server.garage.FittedDocument;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -80,14 +81,14 @@ public final class EvidenceSolver {
                 Arrays.stream(r.times()).boxed().toList(),
                 Arrays.stream(r.residuals()).mapToObj(v -> round(v, 2)).toList(),
                 MessageDocument.all(r.notes()),
-                new CarDocument.FittedDocument(
+                new FittedDocument(
                         duty.name(),
                         r.estimates().stream()
-                                .map(e -> new CarDocument.FactorDocument(
+                                .map(e -> new FittedDocument.FactorDocument(
                                         e.parameter(), round(e.factor(), 4), round(e.standardError(), 4)))
                                 .toList(),
                         Arrays.stream(r.correlation())
-                                .map(row -> new CarDocument.CorrelationDocument(Arrays.stream(row)
+                                .map(row -> new FittedDocument.CorrelationDocument(Arrays.stream(row)
                                         .mapToObj(v -> round(v, 4))
                                         .toList()))
                                 .toList(),

@@ -39,6 +39,7 @@ public final class Questions {
         @Override
         public void check(String path, List<Problem> problems) {
             oil.check(path + "/oil", problems);
+            design.check(path + "/design", problems);
             needsCooler(path, design, problems);
         }
     }

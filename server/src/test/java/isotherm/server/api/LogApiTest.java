@@ -107,7 +107,7 @@ class LogApiTest {
         assertThat(fit.statusCode()).as(fit.body()).isEqualTo(200);
         JsonNode answer = JSON.readTree(fit.body());
         assertThat(answer.get("rmsK").doubleValue()).isLessThan(1.5);
-        assertThat(answer.get("fitted").get("factors").size()).isEqualTo(4);
+        assertThat(answer.get("fitted").get("factors").size()).isEqualTo(9);
 
         // What was learned, written into the car, gives the peak of what was driven.
         ObjectNode wiser = (ObjectNode) JSON.readTree(Examples.read("corvid"));

@@ -156,8 +156,8 @@ class WholeRangeTest {
                 CaseDocument.class));
         OutcomeDocument plain = Solver.solve(DocumentReader.read(Examples.read("corvid"), CaseDocument.class));
         assertThat(fitted.schools()).isEqualTo(plain.schools());
-        assertThat(fitted.figures().meanHeatKw())
-                .isCloseTo(1.2 * plain.figures().meanHeatKw(), org.assertj.core.api.Assertions.within(0.02));
+        // A little less than a fifth more: oil that runs hotter is thinner, and its shear brings less.
+        assertThat(fitted.figures().meanHeatKw() / plain.figures().meanHeatKw()).isBetween(1.15, 1.2);
         assertThat(plain.planned().peakC()).isGreaterThan(plain.figures().peakC());
     }
 
