@@ -97,6 +97,13 @@ export function BodyFields() {
   );
 }
 
+/** How sure one may want to be before a part is called needed or good. */
+const SURE = [
+  { id: '80', name: '4 times in 5 (80 %)' },
+  { id: '90', name: '9 times in 10 (90 %)' },
+  { id: '95', name: '19 times in 20 (95 %)' },
+];
+
 /** What the oil is held to. */
 export function LimitFields() {
   const { car, changeCar } = useBench();
@@ -134,6 +141,12 @@ export function LimitFields() {
           min={limits.targetHighC}
           max={range('LimitsDocument', 'limitC').max}
           onChange={(limitC) => changeCar({ ...car, limits: { ...limits, limitC } })}
+        />
+        <Pick
+          label="How sure do you want to be"
+          value={String(limits.surePercent ?? 80)}
+          options={SURE}
+          onChange={(sure) => changeCar({ ...car, limits: { ...limits, surePercent: Number(sure) } })}
         />
         <Pick
           label="Sensor sits"

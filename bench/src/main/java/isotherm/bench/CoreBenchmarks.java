@@ -30,6 +30,7 @@ import isotherm.core.hydraulics.Hose;
 import isotherm.core.hydraulics.OilPump;
 import isotherm.core.hydraulics.OilThermostat;
 import isotherm.core.search.DesignSearch;
+import isotherm.core.simulate.Belief;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
 import java.util.List;
@@ -169,6 +170,7 @@ public class CoreBenchmarks {
         return DesignSearch.search(
                 car,
                 session,
+                Belief.prior(),
                 new DesignSearch.Bounds(
                         CorePart.shipped(),
                         List.of(Place.values()),

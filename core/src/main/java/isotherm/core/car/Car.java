@@ -75,8 +75,23 @@ public record Car(
      * @param targetLowK lower edge of the target band in use, K
      * @param targetHighK upper edge of the target band, K
      * @param limitK the oil's limit, K
+     * @param sure how sure its people want to be before something is called needed, not needed or good, 0.5 to 1
      */
-    public record Limits(double targetLowK, double targetHighK, double limitK) {}
+    public record Limits(double targetLowK, double targetHighK, double limitK, double sure) {
+        /** How sure one usually wants to be (default): four times in five. */
+        public static final double SURE = 0.8;
+
+        /**
+         * With the usual wish to be sure.
+         *
+         * @param targetLowK lower edge of the target band in use, K
+         * @param targetHighK upper edge of the target band, K
+         * @param limitK the oil's limit, K
+         */
+        public Limits(double targetLowK, double targetHighK, double limitK) {
+            this(targetLowK, targetHighK, limitK, SURE);
+        }
+    }
 
     /**
      * What a log has said about coolers on this car.

@@ -9,7 +9,9 @@ import isotherm.core.duty.LogDuty;
 import isotherm.core.duty.TrackDuty;
 import isotherm.core.duty.Weather;
 import isotherm.core.fluid.Units;
+import isotherm.core.simulate.Belief;
 import isotherm.core.simulate.OperatingPoint;
+import isotherm.core.simulate.Outlook;
 import isotherm.core.simulate.PressureCheck;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
@@ -30,6 +32,8 @@ import java.util.OptionalDouble;
  * @param planned the duty with the design and that power
  * @param pressure oil pressure against its floor, hot and cold
  * @param working core and circuit at the last moment under load
+ * @param outlook how sure the design's peak is
+ * @param bareOutlook how sure the peak without a cooler is
  */
 public record Assessment(
         Car car,
@@ -42,7 +46,9 @@ public record Assessment(
         OptionalDouble plannedPower,
         Optional<Session> planned,
         PressureCheck pressure,
-        OperatingPoint working) {
+        OperatingPoint working,
+        Outlook outlook,
+        Outlook bareOutlook) {
     /** Road speed of the cold-road check, m/s (default, 80 km/h). */
     public static final double ROAD_SPEED = 80 / 3.6;
     /** Air on the cold-road check, K (default, a cool day). */
@@ -65,9 +71,21 @@ public record Assessment(
      * @param duty the duty
      * @param design the design
      * @param plannedPower brake power that is planned, W, if any
-     * @return the design, run through all of it
+     * @return the design, run through all of it, for a car of which nothing has been learned
      */
     public static Assessment of(Car car, Duty duty, Design design, OptionalDouble plannedPower) {
+        return of(car, duty, design, plannedPower, Belief.prior());
+    }
+
+    /**
+     * @param car the car
+     * @param duty the duty
+     * @param design the design
+     * @param plannedPower brake power that is planned, W, if any
+     * @param belief how sure the car's numbers are
+     * @return the design, run through all of it
+     */
+    public static Assessment of(Car car, Duty duty, Design design, OptionalDouble plannedPower, Belief belief) {
         Session session = Simulator.run(car, duty, design);
         Design without = new Design(Optional.empty(), design.keepFactoryExchanger(), design.oil());
         boolean cooled = design.cooler().isPresent();
@@ -77,6 +95,7 @@ public record Assessment(
                 && plannedPower.getAsDouble() > car.engine().power();
         Optional<Session> planned =
                 more ? Optional.of(planned(car, duty, design, plannedPower.getAsDouble())) : Optional.empty();
+        Outlook outlook = Outlook.of(car, duty, design, belief);
         return new Assessment(
                 car,
                 duty,
@@ -88,7 +107,9 @@ public record Assessment(
                 more ? plannedPower : OptionalDouble.empty(),
                 planned,
                 PressureCheck.of(car, design, session.peak()),
-                OperatingPoint.underLoad(car, duty.weather(), design, session));
+                OperatingPoint.underLoad(car, duty.weather(), design, session),
+                outlook,
+                cooled ? Outlook.of(car, duty, without, belief) : outlook);
     }
 
     /**

@@ -43,6 +43,26 @@ record Context(Assessment assessment) {
         return car().limits().limitK();
     }
 
+    /** How sure one wants to be. */
+    double sure() {
+        return car().limits().sure();
+    }
+
+    /** Odds that the design stays under the top of its target. */
+    double oddsInBand() {
+        return assessment.outlook().oddsUnder(target());
+    }
+
+    /** Odds that it stays under the oil's limit. */
+    double oddsUnderLimit() {
+        return assessment.outlook().oddsUnder(limit());
+    }
+
+    /** Odds that the car stays in its band without a cooler. */
+    double oddsWithout() {
+        return assessment.bareOutlook().oddsUnder(target());
+    }
+
     Oil oil() {
         return design().oil().orElse(car().oil());
     }

@@ -11,11 +11,16 @@ final class Holds implements Rule {
     @Override
     public List<Finding> judge(Context c) {
         double spare = c.limit() - c.peak();
-        Topic topic = spare < Thresholds.MARGIN ? Topic.MARGINAL : Topic.HOLDS;
+        boolean good = c.oddsUnderLimit() >= c.sure() && c.oddsInBand() >= c.sure();
+        Topic topic = good ? Topic.HOLDS : Topic.MARGINAL;
         Message what = topic.say("what")
                 .with("spare", Measure.TEMPERATURE_DIFFERENCE, spare)
                 .with("limit", Measure.TEMPERATURE, c.limit());
         Message why = topic.say("why")
+                .with("inBand", Measure.SHARE, Thresholds.said(c.oddsInBand()))
+                .with("underLimit", Measure.SHARE, Thresholds.said(c.oddsUnderLimit()))
+                .with("target", Measure.TEMPERATURE, c.target())
+                .with("limit", Measure.TEMPERATURE, c.limit())
                 .with("peak", Measure.TEMPERATURE, c.peak())
                 .with("plateau", Measure.TEMPERATURE, c.session().plateau());
         return topic == Topic.HOLDS

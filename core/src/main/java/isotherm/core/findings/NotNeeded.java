@@ -11,7 +11,7 @@ final class NotNeeded implements Rule {
     @Override
     public List<Finding> judge(Context c) {
         double bare = c.assessment().bare().peak();
-        if (bare > c.target() - Thresholds.NEED_MARGIN) {
+        if (c.oddsWithout() < c.sure()) {
             return List.of();
         }
         boolean fitted = c.cooler().isPresent();
@@ -21,6 +21,7 @@ final class NotNeeded implements Rule {
                         Topic.NOT_NEEDED
                                 .say("what")
                                 .with("peak", Measure.TEMPERATURE, bare)
+                                .with("odds", Measure.SHARE, Thresholds.said(c.oddsWithout()))
                                 .with("target", Measure.TEMPERATURE, c.target()),
                         Topic.NOT_NEEDED.say("why"))
                 .mendedBy(

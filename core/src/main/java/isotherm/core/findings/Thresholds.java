@@ -14,10 +14,8 @@ public final class Thresholds {
     public static final double BOILING_K = Units.kelvin(118);
     /** Oil beyond which nothing here was ever measured: it burns on the rings and cracks, K. */
     static final double BEYOND_K = Units.kelvin(180);
-    /** A design with less than this to spare under the limit is marginal, K: about the scatter between two days. */
-    static final double MARGIN = 8;
-    /** A cooler is worth its joints when the bare car comes within this of the target's upper edge, K. */
-    static final double NEED_MARGIN = 5;
+    /** Odds from which something is called likely, whatever one wants to be sure of; below the rest of it, unlikely. */
+    static final double LIKELY = 0.6;
     /** Rise of the coolant for which the oil cooler is to blame, K. */
     static final double COOLANT_RISE = 2;
     /** Coolant temperature above which that rise matters, K. */
@@ -50,6 +48,14 @@ public final class Thresholds {
     public static final double WARM_K = Units.kelvin(65);
 
     private Thresholds() {}
+
+    /**
+     * @param odds computed, 0 to 1
+     * @return the odds as they are said: never none and never all
+     */
+    static double said(double odds) {
+        return Math.max(0.01, Math.min(0.99, odds));
+    }
 
     /**
      * @param limits what the oil is held to

@@ -3,7 +3,6 @@ package isotherm.core.findings;
 import isotherm.core.airflow.Airway;
 import isotherm.core.airflow.Fan;
 import isotherm.core.airflow.Place;
-import isotherm.core.car.Car;
 import isotherm.core.hydraulics.OilThermostat;
 import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
@@ -28,15 +27,21 @@ public record Verdict(Kind kind, Message what, Message why, List<Remedy> options
 
     /** The answers. */
     public enum Kind implements MessageTopic {
-        /** The oil holds its temperature without a cooler. */
+        /** The oil surely holds its temperature without a cooler. */
         NOT_NEEDED,
         /** It does today, and will not with the planned power. */
         NEEDED_FOR_PLANNED,
+        /** It more likely than not holds without one. */
+        PROBABLY_NOT,
+        /** Nobody can say before something more is known. */
+        CANNOT_TELL,
         /** Something cheaper than another core would do. */
         TRY_FIRST,
-        /** A cooler, or a better one, is needed. */
+        /** A cooler, or a better one, is more likely needed than not. */
+        PROBABLY_NEEDED,
+        /** A cooler, or a better one, is surely needed. */
         NEEDED,
-        /** The cooler of this design does what is needed. */
+        /** The cooler of this design surely does what is needed. */
         COVERED;
 
         @Override
@@ -50,25 +55,38 @@ public record Verdict(Kind kind, Message what, Message why, List<Remedy> options
         }
     }
 
+    /** @return whether a measurement would say more than a part */
+    public boolean unsure() {
+        return kind == Kind.CANNOT_TELL || kind == Kind.PROBABLY_NEEDED || kind == Kind.PROBABLY_NOT;
+    }
+
     /**
      * @param a a design, run through its duty
      * @return the verdict
      */
     public static Verdict of(Assessment a) {
         Context c = new Context(a);
-        Car.Limits limits = a.car().limits();
-        double bare = a.bare().peak();
-        boolean cooled = a.design().cooler().isPresent();
-        if (bare <= limits.targetHighK() - Thresholds.NEED_MARGIN) {
-            Optional<Double> planned = planned(c).filter(p -> p > limits.targetHighK());
+        double without = c.oddsWithout();
+        if (without >= c.sure()) {
+            Optional<Double> planned =
+                    planned(c).filter(p -> p > a.car().limits().targetHighK());
             return planned.map(p -> made(c, Kind.NEEDED_FOR_PLANNED, List.of(), p))
-                    .orElseGet(() -> made(c, Kind.NOT_NEEDED, List.of(), bare));
+                    .orElseGet(
+                            () -> made(c, Kind.NOT_NEEDED, List.of(), a.bare().peak()));
         }
-        if (cooled && c.peak() <= limits.targetHighK()) {
+        // With a cooler it is the cooler that is judged, without one the car.
+        double odds = a.design().cooler().isPresent() ? c.oddsInBand() : without;
+        if (a.design().cooler().isPresent() && odds >= c.sure()) {
             return made(c, Kind.COVERED, List.of(), c.peak());
         }
+        if (odds >= 1 - Thresholds.LIKELY) {
+            return made(c, odds >= Thresholds.LIKELY ? Kind.PROBABLY_NOT : Kind.CANNOT_TELL, first(c), c.peak());
+        }
         List<Remedy> first = first(c);
-        return made(c, first.isEmpty() ? Kind.NEEDED : Kind.TRY_FIRST, first, c.peak());
+        if (!first.isEmpty()) {
+            return made(c, Kind.TRY_FIRST, first, c.peak());
+        }
+        return made(c, odds > 1 - c.sure() ? Kind.PROBABLY_NEEDED : Kind.NEEDED, first, c.peak());
     }
 
     private static Verdict made(Context c, Kind kind, List<Remedy> options, double then) {
@@ -82,7 +100,16 @@ public record Verdict(Kind kind, Message what, Message why, List<Remedy> options
                         .with("bare", Measure.TEMPERATURE, bare)
                         .with("then", Measure.TEMPERATURE, then)
                         .with("target", Measure.TEMPERATURE, c.target())
-                        .with("under", Measure.TEMPERATURE_DIFFERENCE, c.target() - bare)
+                        .with("odds", Measure.SHARE, Thresholds.said(cooled ? c.oddsInBand() : c.oddsWithout()))
+                        .with("oddsWithout", Measure.SHARE, Thresholds.said(c.oddsWithout()))
+                        .with(
+                                "low",
+                                Measure.TEMPERATURE,
+                                c.assessment().outlook().quantile(0.1))
+                        .with(
+                                "high",
+                                Measure.TEMPERATURE,
+                                c.assessment().outlook().quantile(0.9))
                         .with("limit", Measure.TEMPERATURE, c.limit()),
                 options);
     }

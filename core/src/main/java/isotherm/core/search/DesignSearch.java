@@ -13,6 +13,8 @@ import isotherm.core.fluid.Units;
 import isotherm.core.hydraulics.CoolerLoop;
 import isotherm.core.hydraulics.Hose;
 import isotherm.core.hydraulics.OilThermostat;
+import isotherm.core.simulate.Belief;
+import isotherm.core.simulate.Outlook;
 import isotherm.core.simulate.PressureCheck;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
@@ -124,14 +126,16 @@ public final class DesignSearch {
     /**
      * @param car the car
      * @param duty the duty
+     * @param belief how sure the car's numbers are
      * @param bounds what may be chosen
      * @param progress told the number of designs done so far, now and then
      * @param cancelled asked before each design
-     * @return the designs that hold the target
+     * @return the designs that hold the target as surely as the car's people want
      * @throws CancellationException when it was cancelled
      * @throws IllegalArgumentException when there are more than {@link #MOST_TRIALS} designs to run
      */
-    public static Result search(Car car, Duty duty, Bounds bounds, IntConsumer progress, BooleanSupplier cancelled) {
+    public static Result search(
+            Car car, Duty duty, Belief belief, Bounds bounds, IntConsumer progress, BooleanSupplier cancelled) {
         if (count(bounds) > MOST_TRIALS) {
             throw new IllegalArgumentException(count(bounds) + " designs to run, more than " + MOST_TRIALS);
         }
@@ -150,8 +154,8 @@ public final class DesignSearch {
                     return c;
                 })
                 .toList();
-        List<Candidate> holding =
-                all.stream().filter(c -> c.peak() <= car.limits().targetHighK()).toList();
+        double likely = likely(car, duty, belief, all);
+        List<Candidate> holding = all.stream().filter(c -> c.peak() <= likely).toList();
         Comparator<Candidate> byFace =
                 Comparator.comparingDouble(c -> c.part().core().faceArea());
         return new Result(
@@ -163,6 +167,19 @@ public final class DesignSearch {
                 all.stream()
                         .max(byFace.thenComparing(
                                 Comparator.comparingDouble(Candidate::peak).reversed())));
+    }
+
+    /**
+     * The most likely peak with which a design is as surely in its band as its people want. Outlooks of one car's designs are
+     * about as wide as each other: the one nearest to the band's edge stands for all.
+     */
+    static double likely(Car car, Duty duty, Belief belief, List<Candidate> all) {
+        double target = car.limits().targetHighK();
+        return all.stream()
+                .min(Comparator.comparingDouble(c -> Math.abs(c.peak() - target)))
+                .map(c -> Outlook.of(car, duty, c.design(), belief)
+                        .likelyUnder(target, car.limits().sure()))
+                .orElse(target);
     }
 
     private record Trial(CorePart part, Design design) {}

@@ -4,6 +4,7 @@ import isotherm.core.car.Car;
 import isotherm.core.car.Design;
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.duty.Duty;
+import isotherm.core.simulate.Belief;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -24,6 +25,7 @@ public record TwoSchools(
     /**
      * @param car the car
      * @param duty the duty
+     * @param belief how sure the car's numbers are
      * @param design a design with a cooler
      * @param catalogue cores to choose from
      * @param largestWidth outside width that fits, m
@@ -32,7 +34,13 @@ public record TwoSchools(
      * @throws java.util.NoSuchElementException when the design has no cooler
      */
     public static TwoSchools of(
-            Car car, Duty duty, Design design, List<CorePart> catalogue, double largestWidth, double largestHeight) {
+            Car car,
+            Duty duty,
+            Belief belief,
+            Design design,
+            List<CorePart> catalogue,
+            double largestWidth,
+            double largestHeight) {
         DesignSearch.Evaluation evaluation = new DesignSearch.Evaluation(car, duty);
         List<DesignSearch.Candidate> fitting = catalogue.parallelStream()
                 .filter(p -> p.fits(largestWidth, largestHeight))
@@ -41,13 +49,14 @@ public record TwoSchools(
                         design.withCore(p.core()
                                 .orientedLike(design.cooler().orElseThrow().core()))))
                 .toList();
+        double likely = DesignSearch.likely(car, duty, belief, fitting);
         Comparator<DesignSearch.Candidate> byFace =
                 Comparator.comparingDouble(c -> c.part().core().faceArea());
         return new TwoSchools(
                 evaluation.run(
                         new CorePart("", "", design.cooler().orElseThrow().core(), Double.NaN), design),
                 fitting.stream()
-                        .filter(c -> c.peak() <= car.limits().targetHighK())
+                        .filter(c -> c.peak() <= likely)
                         .min(byFace.thenComparingDouble(DesignSearch.Candidate::price)
                                 .thenComparingDouble(DesignSearch.Candidate::peak)),
                 fitting.stream()

@@ -1,6 +1,7 @@
 package isotherm.core.simulate;
 
 import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.heat.HeatSchool;
 import isotherm.core.message.MessageTopic;
 import java.util.List;
@@ -58,6 +59,22 @@ public enum Factor implements MessageTopic {
     /** @return standard deviation of its logarithm before any log (default), about a share of the nominal value */
     public double spread() {
         return spread;
+    }
+
+    /**
+     * @param car a car
+     * @param design a design
+     * @return whether it can change that design's session at all
+     */
+    public boolean acts(Car car, Design design) {
+        return switch (this) {
+            case EFFICACY, AIR -> design.cooler().isPresent();
+            case OPENING -> design.cooler().flatMap(c -> c.loop().thermostat()).isPresent();
+            case AHEAD ->
+                design.cooler().filter(c -> c.airway().heatAhead() > 0).isPresent();
+            case SENSOR -> false;
+            default -> true;
+        };
     }
 
     /**

@@ -18,7 +18,9 @@ import isotherm.core.fluid.Units;
 import isotherm.core.hydraulics.OilThermostat;
 import isotherm.core.message.Message;
 import isotherm.core.message.Value;
+import isotherm.core.simulate.Belief;
 import isotherm.core.simulate.DemoCars;
+import isotherm.core.simulate.Outlook;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
 import java.util.Optional;
@@ -54,6 +56,10 @@ class EdgesTest {
 
     /** The demo car with other limits, K. */
     static Car limited(double targetK, double limitK) {
+        return limited(targetK, limitK, Car.Limits.SURE);
+    }
+
+    private static Car limited(double targetK, double limitK, double sure) {
         return new Car(
                 CAR.engine(),
                 CAR.school(),
@@ -66,7 +72,7 @@ class EdgesTest {
                 CAR.coolant(),
                 CAR.factoryExchanger(),
                 CAR.sensor(),
-                new Car.Limits(Units.kelvin(60), targetK, limitK),
+                new Car.Limits(Units.kelvin(60), targetK, limitK, sure),
                 CAR.correction());
     }
 
@@ -97,15 +103,25 @@ class EdgesTest {
         chosen(fails.why(), "climbing", Simulator.run(CAR, TRACK, BASE).climbRate() > 0.5 ? "yes" : "no");
     }
 
+    /** The temperature under which a design stays with some odds, by what is believed of any car, K. */
+    private static double under(Design design, double odds) {
+        return Outlook.of(CAR, TRACK, design, Belief.prior()).quantile(odds);
+    }
+
     @Test
-    void littleToSpareEndsAtEightDegrees() {
-        double peak = peak(BASE);
+    void itIsGoodOnceItIsAsSureAsIsWanted() {
+        double sure = under(BASE, 0.8);
         Finding little =
-                find(limited(peak + 1, peak + 7.99), BASE, Topic.MARGINAL).orElseThrow();
-        assertThat(little.what().figure("spare")).isEqualTo(7.99, within(EPSILON));
+                find(limited(sure - 0.01, sure + 9), BASE, Topic.MARGINAL).orElseThrow();
+        assertThat(little.what().figure("spare")).isEqualTo(sure + 9 - peak(BASE), within(EPSILON));
+        assertThat(little.why().figure("inBand")).isEqualTo(0.8, within(0.001));
         assertThat(little.remedy().orElseThrow().label().key()).isEqualTo(Remedy.Kind.MORE_ROWS.key("label"));
-        assertThat(find(limited(peak + 1, peak + 8.01), BASE, Topic.MARGINAL)).isEmpty();
-        Finding holds = find(limited(peak + 1, peak + 8.01), BASE, Topic.HOLDS).orElseThrow();
+        assertThat(find(limited(sure + 0.01, sure + 9), BASE, Topic.MARGINAL)).isEmpty();
+        Finding holds = find(limited(sure + 0.01, sure + 9), BASE, Topic.HOLDS).orElseThrow();
+        Car surer = limited(sure + 0.01, sure + 9, 0.9);
+        assertThat(find(surer, BASE, Topic.MARGINAL))
+                .as("who wants to be surer")
+                .isPresent();
         Session s = Simulator.run(CAR, TRACK, BASE);
         assertThat(holds.why().figure("peak")).isEqualTo(s.peak(), within(EPSILON));
         assertThat(holds.why().figure("plateau")).isEqualTo(s.plateau(), within(EPSILON));
@@ -114,10 +130,12 @@ class EdgesTest {
     }
 
     @Test
-    void aCarWithinFiveDegreesOfItsTargetNeedsACooler() {
+    void aCarThatSurelyHoldsWithoutOneNeedsNoCooler() {
         double bare = peak(Design.NO_COOLER);
+        double sure = under(Design.NO_COOLER, 0.8);
         Finding fitted =
-                find(limited(bare + 5.01, bare + 30), BASE, Topic.NOT_NEEDED).orElseThrow();
+                find(limited(sure + 0.01, sure + 30), BASE, Topic.NOT_NEEDED).orElseThrow();
+        assertThat(fitted.what().figure("odds")).isEqualTo(0.8, within(0.001));
         assertThat(fitted.severity()).isEqualTo(Finding.Severity.RISK);
         assertThat(fitted.what().figure("peak")).isEqualTo(bare, within(EPSILON));
         Remedy out = fitted.remedy().orElseThrow();
@@ -125,9 +143,9 @@ class EdgesTest {
         assertThat(out.peakK()).isEqualTo(bare, within(EPSILON));
         assertThat(out.effect().figure("after")).isEqualTo(bare, within(EPSILON));
         assertThat(out.effect().figure("before")).isEqualTo(peak(BASE), within(EPSILON));
-        assertThat(find(limited(bare + 4.99, bare + 30), BASE, Topic.NOT_NEEDED))
+        assertThat(find(limited(sure - 0.01, sure + 30), BASE, Topic.NOT_NEEDED))
                 .isEmpty();
-        Finding none = find(limited(bare + 5.01, bare + 30), Design.NO_COOLER, Topic.NOT_NEEDED)
+        Finding none = find(limited(sure + 0.01, sure + 30), Design.NO_COOLER, Topic.NOT_NEEDED)
                 .orElseThrow();
         assertThat(none.severity()).isEqualTo(Finding.Severity.GOOD);
         assertThat(none.remedy()).isEmpty();

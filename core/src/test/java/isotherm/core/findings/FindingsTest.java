@@ -281,9 +281,9 @@ class FindingsTest {
                 .orElseThrow();
         assertThat(close.severity()).isEqualTo(Finding.Severity.RISK);
         assertThat(close.what().figure("spare")).isEqualTo(2, within(1e-9));
-        assertThat(find(findings(limited(peak + 1, peak + 40), TRACK, d), Finding.Topic.MARGINAL))
+        assertThat(find(findings(limited(peak + 39, peak + 40), TRACK, d), Finding.Topic.MARGINAL))
                 .isEmpty();
-        assertThat(find(findings(limited(peak + 1, peak + 40), TRACK, d), Finding.Topic.HOLDS))
+        assertThat(find(findings(limited(peak + 39, peak + 40), TRACK, d), Finding.Topic.HOLDS))
                 .isPresent();
     }
 

@@ -8,7 +8,9 @@ import isotherm.core.car.Car;
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.fluid.Units;
 import isotherm.core.hydraulics.OilThermostat;
+import isotherm.core.simulate.Belief;
 import isotherm.core.simulate.DemoCars;
+import isotherm.core.simulate.Outlook;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
@@ -32,9 +34,25 @@ class DesignSearchTest {
                 1.2);
     }
 
+    /** No doubt at all, so that a peak under the edge is as good as sure. */
+    private static final Belief KNOWN = new Belief(List.of(), new double[0], new double[0][], 0);
+
     private static DesignSearch.Result search(double width, AtomicInteger progress) {
         return DesignSearch.search(
-                CAR, DemoCars.session(6), bounds(width), n -> progress.incrementAndGet(), () -> false);
+                CAR, DemoCars.session(6), KNOWN, bounds(width), n -> progress.incrementAndGet(), () -> false);
+    }
+
+    @Test
+    void whoWantsToBeSureOfACarThatIsNotKnownGetsFewerDesignsAndALargerCore() {
+        DesignSearch.Result known = search(0.5, new AtomicInteger());
+        DesignSearch.Result unknown =
+                DesignSearch.search(CAR, DemoCars.session(6), Belief.prior(), bounds(0.5), n -> {}, () -> false);
+        assertThat(unknown.holding()).isLessThan(known.holding());
+        for (DesignSearch.Candidate c : unknown.front()) {
+            double odds = Outlook.of(CAR, DemoCars.session(6), c.design(), Belief.prior())
+                    .oddsUnder(CAR.limits().targetHighK());
+            assertThat(odds).isGreaterThan(0.75);
+        }
     }
 
     @Test
@@ -68,7 +86,7 @@ class DesignSearchTest {
 
     @Test
     void canBeCancelled() {
-        assertThatThrownBy(() -> DesignSearch.search(CAR, DemoCars.session(2), bounds(0.4), n -> {}, () -> true))
+        assertThatThrownBy(() -> DesignSearch.search(CAR, DemoCars.session(2), KNOWN, bounds(0.4), n -> {}, () -> true))
                 .isInstanceOf(CancellationException.class);
     }
 

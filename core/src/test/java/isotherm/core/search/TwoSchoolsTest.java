@@ -9,6 +9,7 @@ import isotherm.core.catalogue.CorePart;
 import isotherm.core.exchanger.Core;
 import isotherm.core.exchanger.Finish;
 import isotherm.core.exchanger.Ports;
+import isotherm.core.simulate.Belief;
 import isotherm.core.simulate.DemoCars;
 import isotherm.core.simulate.Simulator;
 import java.util.List;
@@ -19,12 +20,15 @@ class TwoSchoolsTest {
     private static final Design DESIGN = sealed(DemoCars.design(10, Place.FRONT_CORNER_VENTED));
     private static final List<CorePart> PARTS = CorePart.shipped();
 
+    /** No doubt at all, so that a peak under the edge is as good as sure. */
+    private static final Belief KNOWN = new Belief(List.of(), new double[0], new double[0][], 0);
+
     private static Design sealed(Design d) {
         return d.withAirway(d.cooler().orElseThrow().airway().withSealing(0.9).withShade(0.1));
     }
 
     private static TwoSchools schools(double width, double height) {
-        return TwoSchools.of(CAR, DemoCars.session(8), DESIGN, PARTS, width, height);
+        return TwoSchools.of(CAR, DemoCars.session(8), KNOWN, DESIGN, PARTS, width, height);
     }
 
     @Test
@@ -63,7 +67,7 @@ class TwoSchoolsTest {
                 Finish.POWDER_COAT,
                 Ports.SIDE,
                 own.detail());
-        TwoSchools s = TwoSchools.of(CAR, DemoCars.session(4), DESIGN.withCore(painted), PARTS, 0.5, 0.4);
+        TwoSchools s = TwoSchools.of(CAR, DemoCars.session(4), KNOWN, DESIGN.withCore(painted), PARTS, 0.5, 0.4);
         Design.Cooler taken = s.largest().orElseThrow().design().cooler().orElseThrow();
         assertThat(taken.core().finish()).isEqualTo(Finish.POWDER_COAT);
         assertThat(taken.core().ports()).isEqualTo(Ports.SIDE);

@@ -161,7 +161,14 @@ public record CarDocument(
     public record LimitsDocument(
             @Quantity(value = "lower edge of the target band", min = 60, max = 140, unit = "°C") double targetLowC,
             @Quantity(value = "upper edge of the target band", min = 70, max = 150, unit = "°C") double targetHighC,
-            @Quantity(value = "the oil's limit", min = 80, max = 180, unit = "°C") double limitC) {}
+            @Quantity(value = "the oil's limit", min = 80, max = 180, unit = "°C") double limitC,
+            @Missing("80 %")
+                    @Quantity(
+                            value = "how sure you want to be before something is called needed or good",
+                            min = 60,
+                            max = 99,
+                            unit = "%")
+                    Double surePercent) {}
 
     @Override
     public void check(String path, List<Problem> problems) {
@@ -318,7 +325,8 @@ public record CarDocument(
                 new Car.Limits(
                         Units.kelvin(limits.targetLowC()),
                         Units.kelvin(limits.targetHighC()),
-                        Units.kelvin(limits.limitC())),
+                        Units.kelvin(limits.limitC()),
+                        limits.surePercent() == null ? Car.Limits.SURE : limits.surePercent() / 100),
                 Car.Correction.NONE);
     }
 }

@@ -68,8 +68,8 @@ public final class SearchSolver {
             IntConsumer progress,
             BooleanSupplier cancelled) {
         trials(q, catalogue);
-        DesignSearch.Result r =
-                DesignSearch.search(q.car().toCore(), q.duty().toCore(), bounds(q, catalogue), progress, cancelled);
+        DesignSearch.Result r = DesignSearch.search(
+                q.car().toCore(), q.duty().toCore(), q.car().belief(), bounds(q, catalogue), progress, cancelled);
         return new SearchQuestions.SearchAnswer(
                 r.tried(),
                 r.holding(),
@@ -156,6 +156,7 @@ public final class SearchSolver {
         TwoSchools s = TwoSchools.of(
                 q.car().toCore(),
                 q.duty().toCore(),
+                q.car().belief(),
                 q.design().toCore(),
                 catalogue,
                 q.largestWidthMm() * 1e-3,

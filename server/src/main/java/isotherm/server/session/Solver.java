@@ -54,7 +54,8 @@ public final class Solver {
                 car,
                 asked.duty().toCore(),
                 design,
-                planned == null ? OptionalDouble.empty() : OptionalDouble.of(planned * 1e3));
+                planned == null ? OptionalDouble.empty() : OptionalDouble.of(planned * 1e3),
+                asked.car().belief());
         Session s = a.session();
         Oil oil = design.oil().orElse(car.oil());
         return new OutcomeDocument(
