@@ -54,7 +54,7 @@ class CoreStationTest extends Workshop {
         field("Room upwards").scrollIntoViewIfNeeded();
         assertThat(table("Smallest and largest")).containsText("Largest that fits");
         button("Take: Smallest that holds").click();
-        assertThat(findings()).not().containsText("over its limit of");
+        assertThat(findings()).not().containsText("above its target of");
         saved();
         int smallest = Integer.parseInt(field("Rows").inputValue());
         button("Take: Largest that fits").click();

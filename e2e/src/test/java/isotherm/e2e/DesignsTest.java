@@ -138,10 +138,10 @@ class DesignsTest extends Workshop {
         page.evaluate("document.activeElement.blur()");
         page.keyboard().press("2");
         assertThat(page).hasURL(Pattern.compile("/core/"));
-        assertThat(findings()).containsText("over its limit of");
+        assertThat(findings()).containsText("above its target of");
         tabTo("button", Pattern.compile("^Seal the opening and go up to"));
         page.keyboard().press("Enter");
-        assertThat(findings()).not().containsText("over its limit of");
+        assertThat(findings()).not().containsText("above its target of");
         assertThat(field("Sealing")).hasValue("90");
         saved();
     }

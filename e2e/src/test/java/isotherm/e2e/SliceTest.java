@@ -139,7 +139,7 @@ class SliceTest extends Workshop {
         open(corvid);
         station("Core");
         var remedy = corvid(10).findings().get(0).remedy();
-        assertThat(findings()).containsText("over its limit of");
+        assertThat(findings()).containsText("above its target of");
         findings()
                 .getByRole(
                         AriaRole.BUTTON,
@@ -147,7 +147,7 @@ class SliceTest extends Workshop {
                                 .setName(Words.english().render(remedy.label().toCore(), UnitChoice.METRIC)))
                 .click();
         assertThat(ruleMark("Peak")).hasAccessibleName(celsius("^Peak", remedy.peakC()));
-        assertThat(findings()).not().containsText("over its limit of");
+        assertThat(findings()).not().containsText("above its target of");
         assertThat(field("Rows"))
                 .hasValue(String.valueOf(remedy.design().cooler().rows()));
     }

@@ -100,7 +100,9 @@ class UnitsTest extends Workshop {
     private static final List<Dialog> DIALOGS = List.of(
             new Dialog("Duty", t -> t.button("Files").click()),
             new Dialog("Duty", t -> t.act("More about this car", "New car…")),
-            new Dialog("Duty", t -> t.button(Pattern.compile("^Fit ")).first().click()),
+            new Dialog(
+                    "Duty",
+                    t -> t.button(Pattern.compile("^Fit Skerry")).first().click()),
             new Dialog("Core", t -> t.button("Cores to buy…").click()),
             new Dialog("Plumb", t -> {
                 t.everything();
