@@ -98,6 +98,24 @@ export const queries = {
       staleTime: Infinity,
       retry: 1,
     }),
+  next: (body: CaseDocument) =>
+    queryOptions({
+      queryKey: ['next', body],
+      queryFn: ({ signal }) => read(api.POST('/api/next-measurement', { body, signal })),
+      ...drawn,
+    }),
+  duties: (body: Schemas['DutiesQuestion'] | undefined) =>
+    queryOptions({
+      queryKey: ['duties', body],
+      queryFn: body ? ({ signal }) => read(api.POST('/api/duties-table', { body, signal })) : skipToken,
+      ...drawn,
+    }),
+  learn: (body: Schemas['LearnQuestion'] | undefined) =>
+    queryOptions({
+      queryKey: ['learn', body],
+      queryFn: body ? ({ signal }) => read(api.POST('/api/learn', { body, signal })) : skipToken,
+      ...drawn,
+    }),
   map: (body: Schemas['MapQuestion']) =>
     queryOptions({
       queryKey: ['map', body],

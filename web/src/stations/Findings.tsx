@@ -2,6 +2,8 @@ import styled from 'styled-components';
 import { Button, Heading, Muted, Row } from '../kit/kit';
 import { usePreferences } from '../preferences/preferences';
 import { useBench } from '../bench/workbench';
+import { word } from '../words/words';
+import { useNextMeasurement } from './NextMeasurement';
 
 const Panel = styled.section`
   display: flex;
@@ -76,18 +78,23 @@ const Answer = styled.section`
   }
 `;
 
+/** Answers that a measurement would make surer than a part. */
+const UNSURE = new Set(['PROBABLY_NOT', 'CANNOT_TELL', 'PROBABLY_NEEDED']);
+
 /** The first answer of all: does this car need another cooler? */
 export function Verdict() {
   const { outcome, changeDesign, behind } = useBench();
   const { say, show } = usePreferences();
+  const best = useNextMeasurement()?.measurements[0];
   if (!outcome) {
     return null;
   }
-  const { what, why, options } = outcome.verdict;
+  const { kind, what, why, options } = outcome.verdict;
   return (
     <Answer aria-label="Verdict" aria-busy={behind}>
       <p>{say(what)}</p>
       <p>{say(why)}</p>
+      {UNSURE.has(kind) && best && <p>Measure next: {word('measurement', best.kind, 'name')}.</p>}
       {options.length > 0 && (
         <Row>
           {options.map((o) => (

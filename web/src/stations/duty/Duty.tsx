@@ -4,6 +4,8 @@ import { useBench } from '../../bench/workbench';
 import { Heading } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import { DemandPicture } from '../../pictures/DemandPicture';
+import { NextMeasurement } from '../NextMeasurement';
+import { Readings } from '../Readings';
 import { Station } from '../Station';
 import { CarFields } from './CarFields';
 import { DriveFields } from './Drive';
@@ -33,6 +35,8 @@ export function Duty() {
             <Heading>What the duty asks</Heading>
             <DemandPicture outcome={outcome} chosen={car.heat.school} fitted={car.fitted !== undefined} height={250} />
             <Schools />
+            <NextMeasurement />
+            <Readings />
             <Logs />
           </>
         )

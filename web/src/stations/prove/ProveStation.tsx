@@ -14,6 +14,7 @@ import { LapsPicture } from '../../pictures/LapsPicture';
 import { Logs } from '../duty/Logs';
 import { FitSheet } from '../duty/FitSheet';
 import { TakeLogOut } from '../duty/TakeLogOut';
+import { Readings } from '../Readings';
 import { Station } from '../Station';
 
 /** Decimals that an interval leaves worth writing. */
@@ -92,6 +93,7 @@ export function ProveStation() {
           {proof.error && <p role="alert">▲ {proof.error.message}</p>}
           {asked && proof.isPending && <Muted>Comparing…</Muted>}
           {asked && proof.data && <Told answer={proof.data} behind={proof.isPlaceholderData} />}
+          <Readings />
           <Logs />
         </>
       }

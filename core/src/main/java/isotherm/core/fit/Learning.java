@@ -3,7 +3,9 @@ package isotherm.core.fit;
 import isotherm.core.car.Car;
 import isotherm.core.simulate.Belief;
 import isotherm.core.simulate.Factor;
+import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.RealMatrix;
@@ -20,6 +22,11 @@ import org.hipparchus.util.Pair;
  * the rise that the model left out of it, which is of that day alone and is integrated away.
  */
 public final class Learning {
+    /** Weight of the usual discrepancy against days that were driven. */
+    private static final double IMAGINED_DAYS = 4;
+    /** A factor that changes no reading by this says nothing of them. */
+    private static final double NUDGE = 1.1;
+
     private static final double STEP = 1e-3;
     private static final int MAX_EVALUATIONS = 200;
     private static final int MAX_ITERATIONS = 60;
@@ -64,6 +71,29 @@ public final class Learning {
      */
     public static Learned from(Car car, List<Factor> factors, List<? extends Evidence> evidence) {
         return new Learning(car, factors, List.copyOf(evidence)).learned();
+    }
+
+    /**
+     * @param car a car
+     * @param evidence what was read on it
+     * @return the factors of which it says anything at all
+     */
+    public static List<Factor> taught(Car car, List<? extends Evidence> evidence) {
+        List<double[]> here =
+                evidence.stream().map(e -> e.expected(car).values()).toList();
+        return Arrays.stream(Factor.values())
+                .filter(f -> f != Factor.LOSSES)
+                .filter(f -> {
+                    Car other = f.scale(car, NUDGE);
+                    return IntStream.range(0, here.size())
+                            .anyMatch(e -> moved(
+                                    here.get(e), evidence.get(e).expected(other).values()));
+                })
+                .toList();
+    }
+
+    private static boolean moved(double[] here, double[] there) {
+        return IntStream.range(0, here.length).anyMatch(i -> Math.abs(there[i] - here[i]) > 1e-9 * Math.abs(here[i]));
     }
 
     private Car scaled(double[] at) {
@@ -124,6 +154,23 @@ public final class Learning {
         return new Pair<>(new ArrayRealVector(base, false), new Array2DRowRealMatrix(jacobian, false));
     }
 
+    /**
+     * What the model leaves out, as the days that were driven tell it: their own shares beside as many imagined days of the
+     * usual size as keep two logs from overturning it.
+     */
+    private double discrepancy(double[] at) {
+        double sum = IMAGINED_DAYS * Belief.DISCREPANCY * Belief.DISCREPANCY;
+        int days = 0;
+        for (int e = 0; e < evidence.size(); e++) {
+            if (evidence.get(e).deviation().length > 1) {
+                sum += at[factors.size() + e] * at[factors.size() + e];
+                days++;
+            }
+        }
+        // One day's share cannot be told from the car's own numbers.
+        return days < 2 ? Belief.DISCREPANCY : Math.sqrt(sum / (IMAGINED_DAYS + days - 1));
+    }
+
     private Learned learned() {
         double[] target = new double[readings + parameters()];
         int row = 0;
@@ -165,6 +212,6 @@ public final class Learning {
                 residuals[e][i] = optimum.getResiduals().getEntry(row++) * deviation[e][i];
             }
         }
-        return new Learned(scaled(at), factor, new Belief(factors, spread, correlation, Belief.DISCREPANCY), residuals);
+        return new Learned(scaled(at), factor, new Belief(factors, spread, correlation, discrepancy(at)), residuals);
     }
 }

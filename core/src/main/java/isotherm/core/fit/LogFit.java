@@ -13,6 +13,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /**
  * Fits a car's uncertain factors to a logged oil temperature, and to a logged coolant temperature where there is one: one piece
@@ -85,22 +86,49 @@ public final class LogFit {
      * @throws IllegalArgumentException when fewer than 20 thinned rows hold a temperature
      */
     public static Result fit(Car car, Design design, LogDuty log, double[] oilK, Optional<double[]> coolantK) {
+        return fit(car, log, session(car, design, log, oilK, coolantK), List.of());
+    }
+
+    /**
+     * A log as evidence.
+     *
+     * @param car the car as it is known so far
+     * @param design the design that was driven
+     * @param log what was driven
+     * @param oilK logged oil temperature at the log's times, K; NaN where it dropped out
+     * @param coolantK logged coolant temperature in the same way; empty when not logged
+     * @return it
+     * @throws IllegalArgumentException when fewer than 20 thinned rows hold a temperature
+     */
+    public static SessionEvidence session(
+            Car car, Design design, LogDuty log, double[] oilK, Optional<double[]> coolantK) {
         SessionEvidence session = new SessionEvidence(car, design, log);
-        int oil = session.add(LogChannel.OIL, oilK);
+        int oil = session.add(LogChannel.OIL, log, oilK);
         if (oil < FEWEST) {
             throw new IllegalArgumentException("A fit needs oil temperatures over at least "
                     + Math.round(FEWEST * SessionEvidence.CORRELATION_TIME) + " s; this log holds " + oil
                     + " usable points");
         }
-        coolantK.ifPresent(k -> session.add(LogChannel.COOLANT, k));
-        Learning.Learned learned = Learning.from(car, factors(design), List.of(session));
+        coolantK.ifPresent(k -> session.add(LogChannel.COOLANT, log, k));
+        return session;
+    }
+
+    /**
+     * Fits a log together with everything else that was read on the car.
+     *
+     * @param car the car as it is known so far
+     * @param log the log whose residuals are told
+     * @param session the same as evidence
+     * @param others other logs and readings
+     * @return factors, standard errors, correlation, the log's residuals and what cannot be told
+     */
+    public static Result fit(Car car, LogDuty log, SessionEvidence session, List<Evidence> others) {
+        List<Evidence> all = new ArrayList<>(List.of(session));
+        all.addAll(others);
+        int oil = session.count(LogChannel.OIL);
+        Learning.Learned learned = Learning.from(car, Learning.taught(car, all), all);
         Belief belief = learned.belief();
-        List<Estimate> estimates = new ArrayList<>();
-        for (int i = 0; i < belief.factors().size(); i++) {
-            Factor f = belief.factors().get(i);
-            double factor = learned.factors()[i];
-            estimates.add(new Estimate(f, factor, factor * belief.deviation()[i], f.spread()));
-        }
+        List<Estimate> estimates = estimates(learned);
         double[] residuals = Arrays.copyOf(learned.residuals()[0], oil);
         double[] times = new double[oil];
         Arrays.setAll(times, session::time);
@@ -115,27 +143,19 @@ public final class LogFit {
                 learned.car());
     }
 
-    private static List<Factor> factors(Design design) {
-        List<Factor> factors = new ArrayList<>(List.of(
-                Factor.HEAT,
-                Factor.SCHOOL,
-                Factor.SUMP,
-                Factor.BONNET,
-                Factor.BLOCK,
-                Factor.MASS,
-                Factor.COOLANT,
-                Factor.RADIATOR,
-                Factor.SENSOR));
-        if (design.cooler().isPresent()) {
-            factors.addAll(List.of(Factor.EFFICACY, Factor.AIR));
-            if (design.cooler().get().airway().heatAhead() > 0) {
-                factors.add(Factor.AHEAD);
-            }
-            if (design.cooler().get().loop().thermostat().isPresent()) {
-                factors.add(Factor.OPENING);
-            }
-        }
-        return factors;
+    /**
+     * @param learned what was learned
+     * @return one estimate for each of its factors
+     */
+    public static List<Estimate> estimates(Learning.Learned learned) {
+        Belief belief = learned.belief();
+        return IntStream.range(0, belief.factors().size())
+                .mapToObj(i -> {
+                    double factor = learned.factors()[i];
+                    Factor f = belief.factors().get(i);
+                    return new Estimate(f, factor, factor * belief.deviation()[i], f.spread());
+                })
+                .toList();
     }
 
     private static List<Message> notes(List<Estimate> estimates, double[][] correlation, LogDuty log) {

@@ -3,20 +3,21 @@ package isotherm.core.fit;
 import isotherm.core.car.Car;
 import isotherm.core.car.Design;
 import isotherm.core.duty.DemandTrace;
+import isotherm.core.duty.Duty;
 import isotherm.core.duty.LogDuty;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
 import java.util.ArrayList;
 import java.util.List;
 
-/** What was logged while a car was driven, thinned to rows that say something new. */
-final class SessionEvidence implements Evidence {
-    /** Residuals closer in time than this say the same thing again, s. */
+/** What was logged while a car was driven, thinned to readings that say something new. */
+public final class SessionEvidence implements Evidence {
+    /** Readings closer in time than this say the same thing again, s. */
     static final double CORRELATION_TIME = 10;
-    /** Standard deviation of what the model leaves out from one row to the next, K. */
+    /** Standard deviation of what the model leaves out from one reading to the next, K. */
     static final double NOISE = 1.0;
 
-    private final LogDuty log;
+    private final Duty duty;
     private final Design design;
     private final DemandTrace demand;
     private final List<Point> points = new ArrayList<>();
@@ -24,20 +25,26 @@ final class SessionEvidence implements Evidence {
     /** A reading: of what, in which cell of the demand, how much. */
     private record Point(LogChannel channel, int cell, double value) {}
 
-    SessionEvidence(Car car, Design design, LogDuty log) {
+    /**
+     * @param car the car
+     * @param design the design that was driven
+     * @param duty what was driven: the log itself, or a duty whose log is only thought of
+     */
+    public SessionEvidence(Car car, Design design, Duty duty) {
         this.design = design;
-        this.log = log;
-        this.demand = log.demand(car.vehicle(), car.engine());
+        this.duty = duty;
+        this.demand = duty.demand(car.vehicle(), car.engine());
     }
 
     /**
-     * Takes a channel in.
+     * Takes a channel of a log in.
      *
      * @param channel what was logged
-     * @param values at the log's times, NaN where it dropped out
+     * @param log the log
+     * @param values at the log's times, in the channel's unit, NaN where it dropped out
      * @return number of its readings that are used
      */
-    int add(LogChannel channel, double[] values) {
+    public int add(LogChannel channel, LogDuty log, double[] values) {
         int count = 0;
         double next = log.time()[0] + 1;
         for (int i = 0; i < log.time().length; i++) {
@@ -51,6 +58,24 @@ final class SessionEvidence implements Evidence {
         return count;
     }
 
+    /**
+     * Takes a channel in that is only thought of.
+     *
+     * @param channel what would be logged
+     * @param most number of readings that are looked at, evenly over the session
+     */
+    void imagine(LogChannel channel, int most) {
+        int step = Math.max((int) Math.ceil(CORRELATION_TIME / demand.cell()), demand.cells() / most);
+        for (int cell = step / 2; cell < demand.cells(); cell += step) {
+            points.add(new Point(channel, cell, Double.NaN));
+        }
+    }
+
+    /** Number of readings of a channel. */
+    int count(LogChannel channel) {
+        return (int) points.stream().filter(p -> p.channel() == channel).count();
+    }
+
     /** Time of a reading from the start, s. */
     double time(int i) {
         return (points.get(i).cell() + 1) * demand.cell();
@@ -61,16 +86,16 @@ final class SessionEvidence implements Evidence {
         Session s = Simulator.run(
                 car,
                 demand,
-                log.weather(),
+                duty.weather(),
                 design,
-                log.start().oilK(),
-                log.start().coolantK());
+                duty.start().oilK(),
+                duty.start().coolantK());
         double[] values = new double[points.size()];
         double[] rise = new double[values.length];
         for (int i = 0; i < values.length; i++) {
             Point p = points.get(i);
             values[i] = p.channel().of(s, car, p.cell());
-            rise[i] = p.channel().temperature() ? values[i] - log.weather().ambientK() : 0;
+            rise[i] = values[i] - duty.weather().ambientK();
         }
         return new Expected(values, rise);
     }
@@ -82,6 +107,6 @@ final class SessionEvidence implements Evidence {
 
     @Override
     public double[] deviation() {
-        return points.stream().mapToDouble(p -> p.channel().deviation()).toArray();
+        return points.stream().mapToDouble(p -> NOISE).toArray();
     }
 }

@@ -56,22 +56,29 @@ public record Belief(List<Factor> factors, double[] deviation, double[][] correl
      * @return it, with the independent priors of those factors that the log did not touch
      */
     public static Belief after(Belief learned) {
-        List<Factor> all = new ArrayList<>(learned.factors);
-        UNCERTAIN.stream()
-                .filter(f -> !all.contains(f))
-                .filter(f -> !(PASSIVE.contains(f) && all.contains(Factor.LOSSES)))
-                .forEach(all::add);
-        int known = learned.factors.size();
-        double[] deviation = new double[all.size()];
-        double[][] correlation = new double[all.size()][all.size()];
+        return learned.with(UNCERTAIN.stream()
+                .filter(f -> !(PASSIVE.contains(f) && learned.factors.contains(Factor.LOSSES)))
+                .toList());
+    }
+
+    /**
+     * @param more factors
+     * @return this belief with the independent priors of those of them that it does not have
+     */
+    public Belief with(List<Factor> more) {
+        List<Factor> all = new ArrayList<>(factors);
+        more.stream().filter(f -> !all.contains(f)).forEach(all::add);
+        int known = factors.size();
+        double[] wider = new double[all.size()];
+        double[][] tied = new double[all.size()][all.size()];
         for (int i = 0; i < all.size(); i++) {
-            deviation[i] = i < known ? learned.deviation[i] : all.get(i).spread();
+            wider[i] = i < known ? deviation[i] : all.get(i).spread();
             if (i < known) {
-                System.arraycopy(learned.correlation[i], 0, correlation[i], 0, known);
+                System.arraycopy(correlation[i], 0, tied[i], 0, known);
             }
-            correlation[i][i] = 1;
+            tied[i][i] = 1;
         }
-        return new Belief(all, deviation, correlation, learned.discrepancy);
+        return new Belief(all, wider, tied, discrepancy);
     }
 
     /** A square root of the correlation, so that independent standard samples become correlated ones. */

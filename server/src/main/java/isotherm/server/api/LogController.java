@@ -2,18 +2,20 @@ package isotherm.server.api;
 
 import isotherm.core.message.Measure;
 import isotherm.server.contract.Attempt;
+import isotherm.server.contract.Problem;
 import isotherm.server.evidence.DrivenLog;
 import isotherm.server.evidence.LogDocument;
 import isotherm.server.evidence.LogFormat;
 import isotherm.server.files.ProofFiles;
 import isotherm.server.files.Speech;
+import isotherm.server.garage.DesignDocument;
 import isotherm.server.jobs.Desk;
 import isotherm.server.jobs.Jobs;
 import isotherm.server.logs.LogService;
 import isotherm.server.proof.Proof;
 import isotherm.server.proof.ProofSolver;
 import isotherm.server.session.EvidenceQuestions;
-import isotherm.server.session.EvidenceSolver;
+import isotherm.server.session.TeachingSolver;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Kind;
 import isotherm.server.store.LargeStore;
@@ -23,6 +25,8 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -131,17 +135,25 @@ class LogController {
     @PostMapping("/logs/{id}/fit")
     EvidenceQuestions.FitAnswer fit(
             @PathVariable UUID id, @RequestBody EvidenceQuestions.LogFitQuestion question, Desk.Asker asker) {
+        List<TeachingSolver.Logged> all = new ArrayList<>(List.of(logged(id, question.design())));
+        if (question.others() != null) {
+            question.others().forEach(o -> all.add(logged(other(o.id()), o.design())));
+        }
+        return desk.ask(asker, dropped -> TeachingSolver.fit(question.car(), all));
+    }
+
+    private static UUID other(String id) {
+        try {
+            return UUID.fromString(id);
+        } catch (IllegalArgumentException e) {
+            throw Problem.refused("/others", id, "This is no log's identity");
+        }
+    }
+
+    private TeachingSolver.Logged logged(UUID id, DesignDocument design) {
         DrivenLog driven = logs.driven(id);
-        LogDocument log = logs.log(id);
-        return desk.ask(
-                asker,
-                dropped -> EvidenceSolver.fitLog(
-                        question.car(),
-                        question.design(),
-                        driven.duty(),
-                        log.sensor(),
-                        driven.oilC(),
-                        driven.coolantC()));
+        return new TeachingSolver.Logged(
+                design, driven.duty(), logs.log(id).sensor(), driven.oilC(), driven.backC(), driven.coolantC());
     }
 
     /** Before and after: two logs held against each other, and each against the model. */

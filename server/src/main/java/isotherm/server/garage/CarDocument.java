@@ -3,6 +3,7 @@ package isotherm.server.garage;
 import isotherm.core.airflow.Radiator;
 import isotherm.core.car.Car;
 import isotherm.core.duty.Vehicle;
+import isotherm.core.fit.Evidence;
 import isotherm.core.fluid.Units;
 import isotherm.core.heat.Aspiration;
 import isotherm.core.heat.HeatSchool;
@@ -37,6 +38,7 @@ import java.util.OptionalDouble;
  * @param fitted what a log has taught
  * @param nose the nose as measured
  * @param bay the room for the hoses as measured
+ * @param readings what was read on it by hand
  */
 public record CarDocument(
         @Text(value = "what its people call it", min = 1, max = 120) String name,
@@ -58,7 +60,8 @@ public record CarDocument(
         @Text("the temperatures to keep") LimitsDocument limits,
         @Missing("no log fitted yet") @Text("what a log has taught about this car") FittedDocument fitted,
         @Missing("not measured yet") @Text("the nose as measured by tape") NoseDocument nose,
-        @Missing("not measured yet") @Text("the room for the hoses as measured by tape") BayDocument bay)
+        @Missing("not measured yet") @Text("the room for the hoses as measured by tape") BayDocument bay,
+        @Missing("none") @Text(value = "what was read on it by hand", max = 40) List<ReadingDocument> readings)
         implements Checked {
 
     /** The engine. */
@@ -179,6 +182,9 @@ public record CarDocument(
         if (bay != null) {
             bay.check(path + "/bay", problems);
         }
+        for (int i = 0; readings != null && i < readings.size(); i++) {
+            readings.get(i).check(path + "/readings/" + i, problems);
+        }
         if (coolant.fullC() <= coolant.opensC()) {
             problems.add(Problem.of(
                     path + "/coolant/fullC",
@@ -256,7 +262,15 @@ public record CarDocument(
                 limits,
                 fitted,
                 nose,
-                bay);
+                bay,
+                readings);
+    }
+
+    /** @return what was read on it by hand, as evidence for {@code core} */
+    public List<Evidence> evidence() {
+        return readings == null
+                ? List.of()
+                : readings.stream().map(ReadingDocument::toCore).toList();
     }
 
     /** @return how sure its figures are */

@@ -56,18 +56,30 @@ public final class EvidenceQuestions {
     /**
      * A kept log to fit.
      *
-     * @param car the car
+     * @param car the car; what was read on it by hand is used as well
      * @param design the design that was driven
+     * @param others other logs of it that are used together with this one
      */
     public record LogFitQuestion(
-            @Text("the car") CarDocument car, @Text("the design that was driven") DesignDocument design)
+            @Text("the car") CarDocument car,
+            @Text("the design that was driven") DesignDocument design,
+            @Missing("this log alone") @Text(value = "other logs that are used with it", max = 12)
+                    List<OtherLog> others)
             implements Checked {
         @Override
         public void check(String path, List<Problem> problems) {
             car.check(path + "/car", problems);
             design.check(path + "/design", problems);
+            for (int i = 0; others != null && i < others.size(); i++) {
+                others.get(i).design().check(path + "/others/" + i + "/design", problems);
+            }
         }
     }
+
+    /** Another log of the same car. */
+    public record OtherLog(
+            @Text(value = "its identity", min = 36, max = 36) String id,
+            @Text("the design that was driven") DesignDocument design) {}
 
     /**
      * What the log says.
@@ -88,6 +100,60 @@ public final class EvidenceQuestions {
             List<Double> residualK,
             List<MessageDocument> notes,
             FittedDocument fitted) {}
+
+    /**
+     * A car with something read on it by hand.
+     *
+     * @param car the car
+     */
+    public record LearnQuestion(@Text("the car, with what was read on it by hand") CarDocument car) implements Checked {
+        @Override
+        public void check(String path, List<Problem> problems) {
+            car.check(path + "/car", problems);
+            if (car.readings() == null || car.readings().isEmpty()) {
+                problems.add(Problem.of(path + "/car/readings", null, "At least one reading is needed here"));
+            }
+        }
+    }
+
+    /**
+     * What readings by hand say.
+     *
+     * @param readings each of them beside what the model expects
+     * @param estimates factors on the car's present numbers
+     * @param fitted what to write into the car to use it from now on
+     */
+    public record LearnAnswer(List<ReadDocument> readings, List<EstimateDocument> estimates, FittedDocument fitted) {}
+
+    /**
+     * A reading beside what the model expects, in °C, Pa or kW.
+     *
+     * @param name what its people call it
+     * @param read what was read
+     * @param before expected of the car as it was described
+     * @param after expected of it with what was learned
+     */
+    public record ReadDocument(String name, double read, double before, double after) {}
+
+    /**
+     * What to measure next.
+     *
+     * @param peakLowC 10 % quantile of the peak as it is known now
+     * @param peakHighC 90 % quantile
+     * @param measurements each of them, the one that leaves the least interval first
+     */
+    public record NextAnswer(double peakLowC, double peakHighC, List<WorthDocument> measurements) {}
+
+    /**
+     * A measurement's worth.
+     *
+     * @param kind what is measured
+     * @param peakLowC 10 % quantile of the peak that it would leave
+     * @param peakHighC 90 % quantile
+     * @param oddsToTell odds that one could then tell whether the design holds, 0 to 1
+     */
+    public record WorthDocument(
+            isotherm.core.fit.NextMeasurement.Kind kind, double peakLowC, double peakHighC, double oddsToTell) {}
 
     /**
      * One fitted factor.

@@ -7,15 +7,9 @@ import isotherm.core.car.Car;
 import isotherm.core.compare.SessionComparison;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.LogDuty;
-import isotherm.core.fit.LogFit;
 import isotherm.core.fluid.Units;
-import isotherm.server.contract.InvalidDocument;
 import isotherm.server.contract.MessageDocument;
-import isotherm.server.contract.Problem;
-import isotherm.server.garage.CarDocument;
-import isotherm.server.garage.DesignDocument;
 import isotherm.server.garage.DutyDocument;
-import isotherm.server.garage.FittedDocument;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -33,69 +27,13 @@ public final class EvidenceSolver {
      * @return what it says about the car
      */
     public static EvidenceQuestions.FitAnswer fit(EvidenceQuestions.FitQuestion q) {
-        return fitLog(q.car(), q.design(), q.duty(), q.car().sensor(), q.oilC(), q.coolantC());
+        return TeachingSolver.fit(
+                q.car(),
+                List.of(new TeachingSolver.Logged(
+                        q.design(), q.duty(), q.car().sensor(), q.oilC(), null, q.coolantC())));
     }
 
-    /**
-     * @param car the car
-     * @param design the design that was driven
-     * @param duty a duty from a log
-     * @param sensor where the oil temperature sensor sat
-     * @param oilC oil temperature at the log's times; −999 where it dropped out; null when not logged
-     * @param coolantC coolant temperature in the same way
-     * @return what it says about the car
-     */
-    public static EvidenceQuestions.FitAnswer fitLog(
-            CarDocument car,
-            DesignDocument design,
-            DutyDocument duty,
-            Car.SensorPlace sensor,
-            List<Double> oilC,
-            List<Double> coolantC) {
-        if (oilC == null) {
-            throw new InvalidDocument(
-                    List.of(Problem.of("/oilC", null, "This log holds no oil temperature: there is nothing to fit")));
-        }
-        LogFit.Result r;
-        try {
-            // Always from the car as it was before any log, so that a second fit does not count the first one twice.
-            r = LogFit.fit(
-                    car.withoutLog().withSensor(sensor),
-                    design.toCore(),
-                    duty.toLog(),
-                    kelvin(oilC),
-                    Optional.ofNullable(coolantC).map(EvidenceSolver::kelvin));
-        } catch (IllegalArgumentException e) {
-            throw Problem.refused("/oilC", null, e.getMessage());
-        }
-        return new EvidenceQuestions.FitAnswer(
-                r.estimates().stream()
-                        .map(e -> new EvidenceQuestions.EstimateDocument(
-                                e.parameter(), round(e.factor(), 4), round(e.standardError(), 4), round(e.prior(), 4)))
-                        .toList(),
-                Arrays.stream(r.correlation())
-                        .map(row ->
-                                Arrays.stream(row).mapToObj(v -> round(v, 3)).toList())
-                        .toList(),
-                round(r.rms(), 3),
-                Arrays.stream(r.times()).boxed().toList(),
-                Arrays.stream(r.residuals()).mapToObj(v -> round(v, 2)).toList(),
-                MessageDocument.all(r.notes()),
-                new FittedDocument(
-                        duty.name(),
-                        r.estimates().stream()
-                                .map(e -> new FittedDocument.FactorDocument(
-                                        e.parameter(), round(e.factor(), 4), round(e.standardError(), 4)))
-                                .toList(),
-                        Arrays.stream(r.correlation())
-                                .map(row -> new FittedDocument.CorrelationDocument(Arrays.stream(row)
-                                        .mapToObj(v -> round(v, 4))
-                                        .toList()))
-                                .toList(),
-                        round(100 * r.learned().discrepancy(), 2)));
-    }
-
-    private static double[] kelvin(List<Double> celsius) {
+    static double[] kelvin(List<Double> celsius) {
         return celsius.stream()
                 .mapToDouble(v -> v < DROPPED ? Double.NaN : Units.kelvin(v))
                 .toArray();

@@ -1,0 +1,55 @@
+package isotherm.core.fit;
+
+import isotherm.core.airflow.AirFlow;
+import isotherm.core.airflow.AirNetwork;
+import isotherm.core.airflow.Airway;
+import isotherm.core.airflow.MeasuredPressure;
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
+import isotherm.core.duty.Weather;
+import isotherm.core.exchanger.CoreModel;
+import java.util.Optional;
+
+/**
+ * A pressure read across the core on the road with the fans standing: it teaches how much of the air pressure arrives.
+ *
+ * @param cooler the cooler that was driven
+ * @param weather the day's air
+ * @param read pressure and road speed; a pressure of NaN for a reading that is only thought of
+ */
+public record CorePressure(Design.Cooler cooler, Weather weather, MeasuredPressure read) implements Evidence {
+    /** Usual error of a manometer's hose ends beside a core, as a share of what it reads (default). */
+    private static final double ERROR = 0.1;
+
+    @Override
+    public Expected expected(Car car) {
+        return new Expected(new double[] {acrossCore(car)}, new double[] {0});
+    }
+
+    private double acrossCore(Car car) {
+        Airway airway = car.known(cooler).airway();
+        AirNetwork network = new AirNetwork(
+                airway,
+                new CoreModel(cooler.core()),
+                Optional.of(car.coolant().radiator()),
+                weather.ambientK(),
+                weather.pressure());
+        return network.at(read.speed(), false, false).losses().stream()
+                .filter(l -> l.what().equals("core"))
+                .mapToDouble(AirFlow.Loss::pascal)
+                .sum();
+    }
+
+    @Override
+    public double[] observed() {
+        return new double[] {read.pascal()};
+    }
+
+    @Override
+    public double[] deviation() {
+        return new double[] {ERROR * (Double.isFinite(read.pascal()) ? read.pascal() : USUAL)};
+    }
+
+    /** Order of what is read at a road speed's pressure, Pa: what a thought reading's error is a share of. */
+    private static final double USUAL = 150;
+}
