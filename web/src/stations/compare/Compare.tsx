@@ -10,6 +10,7 @@ import { Button, Heading, Muted, Row } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import type { Quantity } from '../../units/units';
 import { differing, type Difference } from './differing';
+import { DutyTable } from './DutyTable';
 
 const Page = styled.section`
   padding: 16px 20px 24px;
@@ -147,6 +148,7 @@ export function Compare() {
         </FigureTable>
       </div>
       <Muted>Estimates. What is the same in all designs is left out.</Muted>
+      <DutyTable />
     </Page>
   );
 }

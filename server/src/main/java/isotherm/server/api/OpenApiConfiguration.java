@@ -24,6 +24,7 @@ import isotherm.server.plumbing.CorePartDocument;
 import isotherm.server.plumbing.Plumbed;
 import isotherm.server.plumbing.PlumbingPartDocuments;
 import isotherm.server.proof.Proof;
+import isotherm.server.session.DutiesQuestions;
 import isotherm.server.session.EvidenceQuestions;
 import isotherm.server.session.OutcomeDocument;
 import isotherm.server.session.Questions;
@@ -71,6 +72,7 @@ class OpenApiConfiguration {
                     Questions.class,
                     SearchQuestions.class,
                     EvidenceQuestions.class,
+                    DutiesQuestions.class,
                     Views.class,
                     BrokenController.class,
                     OutcomeDocument.class,

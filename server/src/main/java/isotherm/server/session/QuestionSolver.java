@@ -9,6 +9,7 @@ import isotherm.core.airflow.Airway;
 import isotherm.core.airflow.Place;
 import isotherm.core.car.Car;
 import isotherm.core.car.Design;
+import isotherm.core.compare.DutyTable;
 import isotherm.core.duty.Duty;
 import isotherm.core.exchanger.CoreModel;
 import isotherm.core.exchanger.CoreRating;
@@ -21,8 +22,11 @@ import isotherm.core.nose.Template;
 import isotherm.core.simulate.PressureCheck;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
+import isotherm.server.contract.Effort;
 import isotherm.server.contract.MessageDocument;
 import isotherm.server.garage.CaseDocument;
+import isotherm.server.garage.DesignDocument;
+import isotherm.server.garage.DutyDocument;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -96,6 +100,44 @@ public final class QuestionSolver {
                                     .toList());
                 })
                 .toList();
+    }
+
+    /** Sessions that an outlook runs: each uncertain factor up and down. */
+    private static final int OUTLOOK = 20;
+
+    /**
+     * @param q a car, its designs and its duties
+     * @return every design in every duty
+     */
+    public static DutiesQuestions.DutiesAnswer duties(DutiesQuestions.DutiesQuestion q) {
+        Car car = q.car().toCore();
+        List<Duty> duties = q.duties().stream().map(DutyDocument::toCore).toList();
+        for (int i = 0; i < duties.size(); i++) {
+            Effort.check(
+                    "/duties/" + i,
+                    OUTLOOK * q.designs().size(),
+                    car,
+                    duties.get(i),
+                    Effort.WAITED_FOR / duties.size());
+        }
+        DutyTable table = DutyTable.of(
+                car,
+                q.car().belief(),
+                q.designs().stream().map(DesignDocument::toCore).toList(),
+                duties);
+        return new DutiesQuestions.DutiesAnswer(
+                table.rows().stream()
+                        .map(r -> new DutiesQuestions.DesignRow(
+                                r.cells().stream()
+                                        .map(c -> new DutiesQuestions.DutyCell(
+                                                celsius(c.peakK()),
+                                                round(c.oddsInBand(), 3),
+                                                round(c.oddsUnderLimit(), 3)))
+                                        .toList(),
+                                r.worst(),
+                                r.holds()))
+                        .toList(),
+                table.best().orElse(0));
     }
 
     /**

@@ -1,0 +1,87 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { queries } from '../../api/queries';
+import { useBench } from '../../bench/workbench';
+import { Heading, Muted, Row, Toggle } from '../../kit/kit';
+import { FigureTable } from '../../kit/layout';
+import { usePreferences } from '../../preferences/preferences';
+import { percent } from '../../words/odds';
+
+/** Each design in each duty that counts, its worst marked; the choice is judged by all of them. */
+export function DutyTable() {
+  const { view, car, duty, dutyId, design, designId } = useBench();
+  const { show } = usePreferences();
+  const [left, setLeft] = useState<readonly string[]>([]);
+  const duties = view.duties.map((d) => ({ id: d.id, duty: d.id === dutyId ? duty : d.duty }));
+  const designs = view.designs.map((d) => ({ id: d.id, design: d.id === designId ? design : d.design }));
+  const counted = duties.filter((d) => !left.includes(d.id));
+  const { data, error, isPlaceholderData } = useQuery(
+    queries.duties(
+      counted.length > 0
+        ? { car, designs: designs.map((d) => d.design), duties: counted.map((d) => d.duty) }
+        : undefined,
+    ),
+  );
+  const best = data && designs[data.best];
+  const holds = data?.rows[data.best]?.holds;
+  return (
+    <section aria-label="Designs against all duties" aria-busy={isPlaceholderData}>
+      <Heading>Designs against all duties</Heading>
+      {duties.length > 1 && (
+        <Row style={{ flexWrap: 'wrap' }}>
+          {duties.map((d) => (
+            <Toggle
+              key={d.id}
+              label={d.duty.name}
+              value={!left.includes(d.id)}
+              onChange={(on) => setLeft(on ? left.filter((id) => id !== d.id) : [...left, d.id])}
+            />
+          ))}
+        </Row>
+      )}
+      {counted.length === 0 && <Muted>Tick at least one duty.</Muted>}
+      {error && <p role="alert">▲ {error.message}</p>}
+      {data && !isPlaceholderData && (
+        <>
+          <div className="wide">
+            <FigureTable aria-label="Designs against duties">
+              <thead>
+                <tr>
+                  <th scope="col">Design</th>
+                  {counted.map((d) => (
+                    <th key={d.id} scope="col">
+                      {d.duty.name}
+                    </th>
+                  ))}
+                  <th scope="col">In all of them</th>
+                </tr>
+              </thead>
+              <tbody>
+                {designs.map((d, i) => {
+                  const row = data.rows[i];
+                  return (
+                    <tr key={d.id} aria-current={i === data.best}>
+                      <th scope="row">{d.design.name}</th>
+                      {row?.cells.map((c, j) => (
+                        <td key={counted[j]?.id ?? j}>
+                          {row.worst === j && counted.length > 1 ? <b>▼ </b> : null}
+                          {show(c.peakC, 'temperature')}, {percent(c.oddsInBand)}
+                        </td>
+                      ))}
+                      <td>{row?.holds ? '✓ holds' : 'not sure enough'}</td>
+                    </tr>
+                  );
+                })}
+              </tbody>
+            </FigureTable>
+          </div>
+          <Muted>
+            Most likely peak, and the odds that it stays under {show(car.limits.targetHighC, 'temperature')}
+            {counted.length > 1 && '; ▼ marks a design’s worst duty'}. “{best?.design.name}” is most likely to hold in
+            its own worst{holds ? '' : ', though not as surely as you want'}.
+          </Muted>
+        </>
+      )}
+    </section>
+  );
+}
