@@ -4,7 +4,7 @@ import { useBench } from '../bench/workbench';
 import { Heading, Muted } from '../kit/kit';
 import { FigureTable } from '../kit/layout';
 import { usePreferences } from '../preferences/preferences';
-import { odds } from '../words/odds';
+import { percent } from '../words/odds';
 import { word } from '../words/words';
 
 /** What each measurement would be worth for this car, duty and design; the best first. */
@@ -34,7 +34,7 @@ export function NextMeasurement() {
           <tr>
             <th scope="col">Measurement</th>
             <th scope="col">Leaves a range like</th>
-            <th scope="col">You could then tell</th>
+            <th scope="col">Odds that you can then tell</th>
           </tr>
         </thead>
         <tbody>
@@ -46,7 +46,7 @@ export function NextMeasurement() {
                 <Muted as="span">{word('measurement', m.kind, 'effort')}</Muted>
               </th>
               <td>{range(m.peakLowC, m.peakHighC)}</td>
-              <td>{odds(m.oddsToTell)}</td>
+              <td>{percent(m.oddsToTell)}</td>
             </tr>
           ))}
         </tbody>

@@ -13,7 +13,7 @@ export function Readings() {
   const { show } = usePreferences();
   const [adding, setAdding] = useState(false);
   const readings = car.readings ?? [];
-  const { data, error } = useQuery(queries.learn(readings.length > 0 ? { car } : undefined));
+  const { data, error, isPlaceholderData } = useQuery(queries.learn(readings.length > 0 ? { car } : undefined));
   const keep = (next: readonly Reading[]) => {
     const rest = { ...car };
     delete rest.readings;
@@ -72,7 +72,10 @@ export function Readings() {
           </FigureTable>
           {error && <p role="alert">▲ {error.message}</p>}
           <Row>
-            <Button isDisabled={!data} onPress={() => data && changeCar({ ...car, fitted: data.fitted })}>
+            <Button
+              isDisabled={!data || isPlaceholderData}
+              onPress={() => data && changeCar({ ...car, fitted: data.fitted })}
+            >
               Use {readings.length === 1 ? 'it' : 'them'} in the car’s model
             </Button>
             <Muted>A log that is fitted takes them along.</Muted>

@@ -38,7 +38,7 @@ class CoreStationTest extends Workshop {
         }
         choose("Ports point", "Down");
         assertThat(findings()).containsText("Ports that point down trap air in the core");
-        set("Thermostat opens", "118");
+        set("Thermostat opens", "121");
         assertThat(findings()).containsText("The thermostat opens above the target");
         toggle("Thermostat");
         assertThat(findings()).containsText("Oil goes through the core at all times");

@@ -139,7 +139,7 @@ class DesignsTest extends Workshop {
         page.keyboard().press("2");
         assertThat(page).hasURL(Pattern.compile("/core/"));
         assertThat(findings()).containsText("above its target of");
-        tabTo("button", Pattern.compile("^Seal the opening and go up to"));
+        tabTo("button", Pattern.compile("^Seal the opening with"));
         page.keyboard().press("Enter");
         assertThat(findings()).not().containsText("above its target of");
         assertThat(field("Sealing")).hasValue("90");

@@ -88,7 +88,7 @@ class EvidenceStoryTest extends Workshop {
     void oneLogReachesAVerdictAndSaysWhatItIsWorth() {
         open(corvid);
         fit(log("baseline.csv", Design.NO_COOLER), "As it is today");
-        assertThat(table("What was learned")).not().containsText("Efficacy of the core");
+        assertThat(table("What was learned")).not().containsText("Air that arrives");
         button("Use it in the car’s model").click();
         assertThat(table("The schools of heat")).containsText("Fitted to “baseline”");
         assertThat(verdict())
@@ -102,7 +102,7 @@ class EvidenceStoryTest extends Workshop {
     void oilIntoAndOutOfABorrowedCoolerTeachesTheCoolerToo() {
         open(corvid);
         fit(log("baseline.csv", ASKED.design().toCore()), corvid.design());
-        assertThat(table("What was learned")).containsText("Efficacy of the core");
+        assertThat(table("What was learned")).containsText("Air that arrives");
         button("Use it in the car’s model").click();
         assertThat(table("The schools of heat")).containsText("Fitted to “baseline”");
         assertThat(verdict()).containsText(Pattern.compile("in [89]\\d % of sessions like this"));
