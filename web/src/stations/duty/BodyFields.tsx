@@ -142,6 +142,15 @@ export function LimitFields() {
           max={range('LimitsDocument', 'limitC').max}
           onChange={(limitC) => changeCar({ ...car, limits: { ...limits, limitC } })}
         />
+        <DocumentNumber
+          label="Coldest start"
+          schema="LimitsDocument"
+          field="coldestC"
+          quantity="temperature"
+          value={limits.coldestC ?? 20}
+          step={5}
+          onChange={(coldestC) => changeCar({ ...car, limits: { ...limits, coldestC } })}
+        />
         <Pick
           label="How sure do you want to be"
           value={String(limits.surePercent ?? 80)}

@@ -76,20 +76,23 @@ public record Car(
      * @param targetHighK upper edge of the target band, K
      * @param limitK the oil's limit, K
      * @param sure how sure its people want to be before something is called needed, not needed or good, 0.5 to 1
+     * @param coldestK oil at the coldest start that the car is asked for, K
      */
-    public record Limits(double targetLowK, double targetHighK, double limitK, double sure) {
+    public record Limits(double targetLowK, double targetHighK, double limitK, double sure, double coldestK) {
+        /** Oil at a cold start where no colder one is asked for, K (default). */
+        public static final double COLDEST = Units.kelvin(20);
         /** How sure one usually wants to be (default): four times in five. */
         public static final double SURE = 0.8;
 
         /**
-         * With the usual wish to be sure.
+         * With the usual wish to be sure, and no cold start to speak of.
          *
          * @param targetLowK lower edge of the target band in use, K
          * @param targetHighK upper edge of the target band, K
          * @param limitK the oil's limit, K
          */
         public Limits(double targetLowK, double targetHighK, double limitK) {
-            this(targetLowK, targetHighK, limitK, SURE);
+            this(targetLowK, targetHighK, limitK, SURE, COLDEST);
         }
     }
 

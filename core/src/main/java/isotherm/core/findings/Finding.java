@@ -56,6 +56,8 @@ public record Finding(Severity severity, Topic topic, Message what, Message why,
         NOT_NEEDED(Station.DUTY),
         /** The oil thins below what bearings want. */
         THIN_FILM(Station.DUTY),
+        /** The oil is too thick to be drawn at the coldest start. */
+        TOO_THICK(Station.DUTY),
         /** Another grade of oil would do in place of a cooler. */
         OTHER_GRADE(Station.DUTY),
         /** The gallery pressure falls under its floor. */

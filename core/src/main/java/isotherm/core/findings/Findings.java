@@ -17,6 +17,7 @@ public final class Findings {
             new TooCold(),
             new NotNeeded(),
             new ThinFilm(),
+            new TooThick(),
             new PlannedPower(),
             new NoWayOut(),
             new Shaded(),

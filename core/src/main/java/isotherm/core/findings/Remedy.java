@@ -74,6 +74,8 @@ public record Remedy(Message label, Design design, double peakK, Message effect)
         PRESSURE,
         /** Oil temperature on a cold road. */
         COLD_ROAD,
+        /** Coldest oil that the pump can draw. */
+        PUMPABLE,
         /** Viscosity at the peak. */
         VISCOSITY,
         /** Oil that core and hoses hold. */

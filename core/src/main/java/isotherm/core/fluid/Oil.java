@@ -2,6 +2,8 @@ package isotherm.core.fluid;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** An engine oil, described by what its data sheet gives. */
 public final class Oil {
@@ -55,6 +57,36 @@ public final class Oil {
     /** @return grade or own name */
     public String name() {
         return name;
+    }
+
+    /** Most that a pump can draw, Pa·s. Source: SAE J300, low-temperature pumping viscosity. */
+    private static final double PUMPABLE = 60;
+
+    private static final Pattern WINTER = Pattern.compile("\\b(\\d{1,2})W\\b");
+
+    /**
+     * The coldest oil that an engine's pump can still draw. A grade says it by its winter number (SAE J300: xW pumps at x − 40 °C);
+     * for an oil without one it is where its viscosity, drawn out by ASTM D341, reaches SAE J300's 60 Pa·s. Wax can make the real
+     * one warmer.
+     *
+     * @return temperature, K
+     */
+    public double pumpableK() {
+        Matcher winter = WINTER.matcher(name);
+        if (winter.find()) {
+            return Units.kelvin(Integer.parseInt(winter.group(1)) - 40.0);
+        }
+        double low = Units.kelvin(-60);
+        double high = Units.kelvin(40);
+        while (high - low > 0.01) {
+            double mid = (low + high) / 2;
+            if (dynamicViscosity(mid) > PUMPABLE) {
+                low = mid;
+            } else {
+                high = mid;
+            }
+        }
+        return high;
     }
 
     /** @return kinematic viscosity at 40 °C, cSt */

@@ -4,7 +4,6 @@ import isotherm.core.car.Car;
 import isotherm.core.car.Design;
 import isotherm.core.exchanger.CoreModel;
 import isotherm.core.fluid.Oil;
-import isotherm.core.fluid.Units;
 import isotherm.core.hydraulics.OilCircuit;
 import isotherm.core.message.MessageTopic;
 import java.util.ArrayList;
@@ -25,8 +24,6 @@ public record PressureCheck(List<Point> points, double primeSeconds, double drai
     public static final double FLOOR_PER_1000_RPM = 0.7e5;
     /** Least gallery pressure at hot idle, Pa (default). */
     public static final double IDLE_FLOOR = 1.0e5;
-    /** Cold oil, K (default). */
-    public static final double COLD_K = Units.kelvin(20);
     /** Speed of the torque peak over the highest speed (default). */
     public static final double TORQUE_PEAK_SHARE = 0.6;
 
@@ -91,7 +88,7 @@ public record PressureCheck(List<Point> points, double primeSeconds, double drai
         double top = car.engine().maxRpm();
         List<Point> points = new ArrayList<>();
         for (boolean hot : new boolean[] {true, false}) {
-            double oilK = hot ? hotK : COLD_K;
+            double oilK = hot ? hotK : car.limits().coldestK();
             double torque = TORQUE_PEAK_SHARE * top;
             points.add(point(
                     circuit,

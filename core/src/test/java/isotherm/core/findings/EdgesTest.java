@@ -72,7 +72,7 @@ class EdgesTest {
                 CAR.coolant(),
                 CAR.factoryExchanger(),
                 CAR.sensor(),
-                new Car.Limits(Units.kelvin(60), targetK, limitK, sure),
+                new Car.Limits(Units.kelvin(60), targetK, limitK, sure, Car.Limits.COLDEST),
                 CAR.correction());
     }
 
@@ -308,6 +308,35 @@ class EdgesTest {
         assertThat(find(limited(now - 1, now + 40), many, Topic.ROWS_SATED))
                 .as("it is too hot")
                 .isEmpty();
+    }
+
+    /** SAE J300: a 5W oil pumps down to −35 °C. */
+    @ParameterizedTest
+    @CsvSource({"-35, false", "-35.1, true"})
+    void anOilIsTooThickBelowWhatItsWinterGradePromises(double coldest, boolean said) {
+        Car.Limits l = CAR.limits();
+        Car cold = new Car(
+                CAR.engine(),
+                CAR.school(),
+                CAR.oil(),
+                CAR.oilVolume(),
+                CAR.vehicle(),
+                CAR.pump(),
+                CAR.gauge(),
+                CAR.losses(),
+                CAR.coolant(),
+                CAR.factoryExchanger(),
+                CAR.sensor(),
+                new Car.Limits(l.targetLowK(), l.targetHighK(), l.limitK(), l.sure(), Units.kelvin(coldest)),
+                CAR.correction());
+        Optional<Finding> f = find(cold, BASE, Topic.TOO_THICK);
+        assertThat(f.isPresent()).isEqualTo(said);
+        f.ifPresent(x -> {
+            assertThat(x.severity()).isEqualTo(Finding.Severity.FAILS);
+            assertThat(x.what().figure("bound")).isEqualTo(Units.kelvin(-35), within(EPSILON));
+            assertThat(x.remedy().orElseThrow().design().oil().orElseThrow().name())
+                    .isEqualTo("0W-20");
+        });
     }
 
     @ParameterizedTest

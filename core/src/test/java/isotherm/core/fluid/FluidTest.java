@@ -32,6 +32,16 @@ class FluidTest {
         assertThat(Air.viscosity(kelvin)).isCloseTo(pascalSeconds, within(0.002 * pascalSeconds));
     }
 
+    /** SAE J300 by the winter number; for an oil without one, where its viscosity reaches 60 Pa·s. */
+    @Test
+    void anOilSaysHowColdItCanStillBePumped() {
+        assertThat(Oil.grade("20W-50").orElseThrow().pumpableK()).isCloseTo(253.15, within(1e-9));
+        assertThat(Oil.grade("0W-20").orElseThrow().pumpableK()).isCloseTo(233.15, within(1e-9));
+        Oil own = Oil.of("own blend", 84, 14, 853);
+        assertThat(own.dynamicViscosity(own.pumpableK())).isCloseTo(60, within(0.2));
+        assertThat(own.pumpableK()).isBetween(210.0, 255.0);
+    }
+
     @Test
     void hotAirIsThinnerAndMoreViscous() {
         for (double c = -20; c < 120; c += 10) {

@@ -171,7 +171,14 @@ public record CarDocument(
                             min = 60,
                             max = 99,
                             unit = "%")
-                    Double surePercent) {}
+                    Double surePercent,
+            @Missing("20 °C")
+                    @Quantity(
+                            value = "oil at the coldest start that the car is asked for",
+                            min = -45,
+                            max = 40,
+                            unit = "°C")
+                    Double coldestC) {}
 
     @Override
     public void check(String path, List<Problem> problems) {
@@ -340,7 +347,8 @@ public record CarDocument(
                         Units.kelvin(limits.targetLowC()),
                         Units.kelvin(limits.targetHighC()),
                         Units.kelvin(limits.limitC()),
-                        limits.surePercent() == null ? Car.Limits.SURE : limits.surePercent() / 100),
+                        limits.surePercent() == null ? Car.Limits.SURE : limits.surePercent() / 100,
+                        limits.coldestC() == null ? Car.Limits.COLDEST : Units.kelvin(limits.coldestC())),
                 Car.Correction.NONE);
     }
 }
