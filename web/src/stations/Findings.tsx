@@ -91,7 +91,7 @@ export function Verdict() {
   }
   const { kind, what, why, options } = outcome.verdict;
   return (
-    <Answer aria-label="Verdict" aria-busy={behind}>
+    <Answer aria-label="Verdict" aria-busy={behind || (UNSURE.has(kind) && !best)}>
       <p>{say(what)}</p>
       <p>{say(why)}</p>
       {UNSURE.has(kind) && best && <p>Measure next: {word('measurement', best.kind, 'name')}.</p>}

@@ -9,6 +9,9 @@ import { FigureTable } from '../../kit/layout';
 import { headed, word } from '../../words/words';
 import { Residuals } from '../../pictures/Residuals';
 
+/** Another log that is not used. */
+const NONE = 'none';
+
 /** An error that is still so large a share of what it was before has hardly been told anything. */
 const LITTLE = 0.8;
 
@@ -21,7 +24,16 @@ export function FitSheet(props: { log: Schemas['LogView']; onClose: () => void; 
     () => props.design ?? view.designs.find((d) => d.design.cooler === undefined)?.id ?? designId,
   );
   const design = view.designs.find((d) => d.id === driven)?.design;
-  const fit = useQuery(queries.fit(log.id, design && { car, design }));
+  // Other logs of the car, each with the design that was driven; none unless chosen.
+  const others = view.logs.filter((l) => l.id !== log.id && l.log.channels.includes('OIL'));
+  const [withThem, setWithThem] = useState<Readonly<Record<string, string>>>({});
+  const chosen = others.flatMap((l) => {
+    const other = view.designs.find((d) => d.id === withThem[l.id])?.design;
+    return other ? [{ id: l.id, design: other }] : [];
+  });
+  const fit = useQuery(
+    queries.fit(log.id, design && { car, design, ...(chosen.length > 0 ? { others: chosen } : {}) }),
+  );
   // What is as unsure as before is said below; a lean from one school to the other is no multiple of anything.
   const learned = (fit.data?.estimates ?? []).filter(
     (e) => e.parameter !== 'SCHOOL' && e.standardError < LITTLE * e.factor * e.prior,
@@ -42,6 +54,17 @@ export function FitSheet(props: { log: Schemas['LogView']; onClose: () => void; 
           onChange={setDriven}
         />
       </div>
+      {others.map((l) => (
+        <div key={l.id} style={{ maxWidth: 340 }}>
+          <Pick
+            label={`Together with “${l.log.name}”, driven with`}
+            value={withThem[l.id] ?? NONE}
+            options={[{ id: NONE, name: 'Not used' }, ...view.designs.map((d) => ({ id: d.id, name: d.design.name }))]}
+            onChange={(id) => setWithThem({ ...withThem, [l.id]: id })}
+          />
+        </div>
+      ))}
+      {(car.readings?.length ?? 0) > 0 && <Muted>What was read by hand is used with it.</Muted>}
       {fit.error && <p role="alert">▲ {fit.error.message}</p>}
       {!fit.data && !fit.error && <Muted>Fitting…</Muted>}
       {fit.data && (

@@ -66,7 +66,7 @@ class DutyTest extends Workshop {
     @Test
     void theVerdictIsTheFirstAnswer() {
         open(corvid);
-        assertThat(verdict()).containsText("This cooler is too small for this duty");
+        assertThat(verdict()).containsText("Cannot tell yet whether this design holds");
         open("Pell Wren", "As it is today");
         assertThat(verdict()).containsText("No oil cooler is needed for this duty");
         Garage.Own hauler = Garage.own("hauler");
@@ -75,7 +75,7 @@ class DutyTest extends Workshop {
         verdict()
                 .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("Fit a fan")))
                 .click();
-        assertThat(verdict()).containsText("this design covers it");
+        assertThat(verdict()).containsText(Pattern.compile("This design probably holds|this design covers it"));
     }
 
     @Test

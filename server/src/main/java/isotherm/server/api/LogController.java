@@ -26,6 +26,7 @@ import java.io.IOException;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -137,7 +138,14 @@ class LogController {
             @PathVariable UUID id, @RequestBody EvidenceQuestions.LogFitQuestion question, Desk.Asker asker) {
         List<TeachingSolver.Logged> all = new ArrayList<>(List.of(logged(id, question.design())));
         if (question.others() != null) {
-            question.others().forEach(o -> all.add(logged(other(o.id()), o.design())));
+            Set<UUID> used = new HashSet<>(Set.of(id));
+            question.others().forEach(o -> {
+                UUID other = other(o.id());
+                if (!used.add(other)) {
+                    throw Problem.refused("/others", o.id(), "Each log may be used once");
+                }
+                all.add(logged(other, o.design()));
+            });
         }
         return desk.ask(asker, dropped -> TeachingSolver.fit(question.car(), all));
     }

@@ -80,6 +80,15 @@ class LogApiTest {
         return ended(job);
     }
 
+    private static double error(JsonNode fit, String factor) {
+        for (JsonNode e : fit.get("estimates")) {
+            if (e.get("parameter").stringValue().equals(factor)) {
+                return e.get("standardError").doubleValue();
+            }
+        }
+        throw new AssertionError("No " + factor);
+    }
+
     @Test
     void aBaselineIsKeptShownDrivenAgainAndFitted() throws InterruptedException {
         JsonNode done = kept("baseline.csv", baseline());
@@ -108,6 +117,18 @@ class LogApiTest {
         JsonNode answer = JSON.readTree(fit.body());
         assertThat(answer.get("rmsK").doubleValue()).isLessThan(1.5);
         assertThat(answer.get("fitted").get("factors").size()).isEqualTo(9);
+
+        // Two logs together leave less doubt than one, and none is used twice.
+        String second = kept("again.csv", baseline()).get("answer").get("id").stringValue();
+        ObjectNode both = asked.deepCopy();
+        both.putArray("others").addObject().put("id", second).set("design", asked.get("design"));
+        HttpResponse<String> together = SERVER.send("POST", "/api/logs/" + id + "/fit", both.toString());
+        assertThat(together.statusCode()).as(together.body()).isEqualTo(200);
+        assertThat(error(JSON.readTree(together.body()), "HEAT")).isLessThan(error(answer, "HEAT"));
+        both.putArray("others").addObject().put("id", id).set("design", asked.get("design"));
+        HttpResponse<String> twice = SERVER.send("POST", "/api/logs/" + id + "/fit", both.toString());
+        assertThat(twice.statusCode()).isEqualTo(422);
+        assertThat(twice.body()).contains("/others").contains("used once");
 
         // What was learned, written into the car, gives the peak of what was driven.
         ObjectNode wiser = (ObjectNode) JSON.readTree(Examples.read("corvid"));
