@@ -94,7 +94,10 @@ export function Verdict() {
     <Answer aria-label="Verdict" aria-busy={behind || (UNSURE.has(kind) && !best)}>
       <p>{say(what)}</p>
       <p>{say(why)}</p>
-      {UNSURE.has(kind) && best && <p>Measure next: {word('measurement', best.kind, 'name')}.</p>}
+      {/* Two lines are kept for it from the start, so that nothing moves under the pointer when it arrives. */}
+      {UNSURE.has(kind) && (
+        <p style={{ minHeight: '2.6em' }}>Measure next: {best ? word('measurement', best.kind, 'name') : '…'}</p>
+      )}
       {options.length > 0 && (
         <Row>
           {options.map((o) => (

@@ -35,6 +35,8 @@ class DutyTest extends Workshop {
         set("Speed at point 2", "150");
         button("Add point").click();
         assertThat(slider("Point 6 of the lap")).isVisible();
+        // The verdict's length moves what stands below it.
+        assertThat(verdict()).hasAttribute("aria-busy", "false");
         button("Remove this point").click();
         assertThat(slider("Point 6 of the lap")).isHidden();
         set("Flying laps", "3");
