@@ -26,8 +26,9 @@ export function NextMeasurement() {
     <section aria-label="What to measure next">
       <Heading>What to measure next</Heading>
       <Muted>
-        As it is known now, the peak lies between {range(next.peakLowC, next.peakHighC)} 8 times in 10. Each measurement
-        would leave a range about as wide as this one, around wherever it finds the peak.
+        As it is known now, the peak lies between {show(next.peakLowC, 'temperature')} and{' '}
+        {show(next.peakHighC, 'temperature')} 8 times in 10. Each measurement would leave a range about as wide as this
+        one, around wherever it finds the peak.
       </Muted>
       <FigureTable aria-label="Measurements">
         <thead>

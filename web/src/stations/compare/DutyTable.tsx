@@ -77,8 +77,9 @@ export function DutyTable() {
           </div>
           <Muted>
             Most likely peak, and the odds that it stays under {show(car.limits.targetHighC, 'temperature')}
-            {counted.length > 1 && '; ▼ marks a design’s worst duty'}. “{best?.design.name}” is most likely to hold in
-            its own worst{holds ? '' : ', though not as surely as you want'}.
+            {counted.length > 1 && '; ▼ marks a design’s worst duty'}. “{best?.design.name}” is most likely to hold
+            {counted.length > 1 && ' in its own worst'}
+            {holds ? '' : ', though not as surely as you want'}.
           </Muted>
         </>
       )}
