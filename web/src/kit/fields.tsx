@@ -23,7 +23,7 @@ export function DocumentNumber<S extends keyof Schemas>({ schema, field, ...rest
 
 interface NumbersProps<S extends keyof Schemas> {
   readonly schema: S;
-  readonly value: Schemas[S];
+  readonly value: Partial<Schemas[S]>;
   /** Label, field, and what differs from a length in millimetres stepped by five. */
   readonly fields: readonly (readonly [
     label: string,

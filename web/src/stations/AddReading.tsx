@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
+import { usePresets } from '../bench/presets';
 import { useBench } from '../bench/workbench';
-import { DocumentNumber } from '../kit/fields';
+import { DocumentNumber, DocumentNumbers } from '../kit/fields';
 import { Button, Muted, Pick, Row, Sheet } from '../kit/kit';
 import { Fields } from '../kit/layout';
 
@@ -29,9 +30,9 @@ export function AddReading(props: { onClose: () => void; onAdd: (reading: Readin
     () => (designs.find((d) => d.design.cooler === undefined) ?? designs[0])?.id ?? designId,
   );
   const [ambientC, setAmbient] = useState(duty.ambientC);
-  const [shownC, setShown] = useState(110);
-  const [errorC, setError] = useState(3);
-  const [pressure, setPressure] = useState({ pa: 150, speedKmh: 100 });
+  const { starts, usual } = usePresets();
+  const [dash, setDash] = useState({ shownC: car.limits.targetHighC, errorC: usual.dashErrorK });
+  const [pressure, setPressure] = useState(starts.measuredPressure);
   const [heat, setHeat] = useState({ oilFlowLPerMin: 30, oilInC: 120, faceSpeedMPerS: 8, airInC: 25, heatKw: 12 });
   const choices = kind === 'dash' ? designs : cooled;
   const driven = choices.find((d) => d.id === drivenDesign) ?? choices[0];
@@ -42,7 +43,7 @@ export function AddReading(props: { onClose: () => void; onAdd: (reading: Readin
     }
     const name = `${KINDS.find((k) => k.id === kind)?.short ?? ''}: ${driven.design.name}`.slice(0, 120);
     if (kind === 'dash') {
-      return asDriven && { name, dash: { design: driven.design, duty: { ...asDriven, ambientC }, shownC, errorC } };
+      return asDriven && { name, dash: { design: driven.design, duty: { ...asDriven, ambientC }, ...dash } };
     }
     if (kind === 'pressure') {
       return { name, pressure: { design: driven.design, ...pressure, ambientC, altitudeM: duty.altitudeM } };
@@ -82,96 +83,41 @@ export function AddReading(props: { onClose: () => void; onAdd: (reading: Readin
                 step={1}
                 onChange={setAmbient}
               />
-              <DocumentNumber
-                label="Highest oil temperature shown"
+              <DocumentNumbers
                 schema="Dash"
-                field="shownC"
-                quantity="temperature"
-                value={shownC}
-                step={1}
-                onChange={setShown}
-              />
-              <DocumentNumber
-                label="May be off by"
-                schema="Dash"
-                field="errorC"
-                quantity="temperatureDifference"
-                value={errorC}
-                step={0.5}
-                onChange={setError}
+                value={dash}
+                fields={[
+                  ['Highest oil temperature shown', 'shownC', { quantity: 'temperature', step: 1 }],
+                  ['May be off by', 'errorC', { quantity: 'temperatureDifference', step: 0.5 }],
+                ]}
+                onChange={(change) => setDash({ ...dash, ...change })}
               />
             </>
           )}
           {kind === 'pressure' && (
-            <>
-              <DocumentNumber
-                label="Across the core"
-                schema="Pressure"
-                field="pa"
-                suffix="Pa"
-                value={pressure.pa}
-                step={10}
-                onChange={(pa) => setPressure({ ...pressure, pa })}
-              />
-              <DocumentNumber
-                label="at"
-                schema="Pressure"
-                field="speedKmh"
-                quantity="speed"
-                value={pressure.speedKmh}
-                step={5}
-                onChange={(speedKmh) => setPressure({ ...pressure, speedKmh })}
-              />
-            </>
+            <DocumentNumbers
+              schema="Pressure"
+              value={pressure}
+              fields={[
+                ['Across the core', 'pa', { suffix: 'Pa', step: 10 }],
+                ['at', 'speedKmh', { quantity: 'speed' }],
+              ]}
+              onChange={(change) => setPressure({ ...pressure, ...change })}
+            />
           )}
           {kind === 'makersHeat' && (
-            <>
-              <DocumentNumber
-                label="Heat given off"
-                schema="MakersHeat"
-                field="heatKw"
-                quantity="heat"
-                value={heat.heatKw}
-                step={0.5}
-                onChange={(heatKw) => setHeat({ ...heat, heatKw })}
-              />
-              <DocumentNumber
-                label="Oil flow"
-                schema="MakersHeat"
-                field="oilFlowLPerMin"
-                quantity="flow"
-                value={heat.oilFlowLPerMin}
-                step={1}
-                onChange={(oilFlowLPerMin) => setHeat({ ...heat, oilFlowLPerMin })}
-              />
-              <DocumentNumber
-                label="Oil inlet"
-                schema="MakersHeat"
-                field="oilInC"
-                quantity="temperature"
-                value={heat.oilInC}
-                step={1}
-                onChange={(oilInC) => setHeat({ ...heat, oilInC })}
-              />
-              <DocumentNumber
-                label="Air speed on the face"
-                schema="MakersHeat"
-                field="faceSpeedMPerS"
-                quantity="airSpeed"
-                value={heat.faceSpeedMPerS}
-                step={0.5}
-                onChange={(faceSpeedMPerS) => setHeat({ ...heat, faceSpeedMPerS })}
-              />
-              <DocumentNumber
-                label="Air inlet"
-                schema="MakersHeat"
-                field="airInC"
-                quantity="temperature"
-                value={heat.airInC}
-                step={1}
-                onChange={(airInC) => setHeat({ ...heat, airInC })}
-              />
-            </>
+            <DocumentNumbers
+              schema="MakersHeat"
+              value={heat}
+              fields={[
+                ['Heat given off', 'heatKw', { quantity: 'heat', step: 0.5 }],
+                ['Oil flow', 'oilFlowLPerMin', { quantity: 'flow', step: 1 }],
+                ['Oil inlet', 'oilInC', { quantity: 'temperature', step: 1 }],
+                ['Air speed on the face', 'faceSpeedMPerS', { quantity: 'airSpeed', step: 0.5 }],
+                ['Air inlet', 'airInC', { quantity: 'temperature', step: 1 }],
+              ]}
+              onChange={(change) => setHeat({ ...heat, ...change })}
+            />
           )}
         </Fields>
       )}

@@ -78,9 +78,6 @@ const Answer = styled.section`
   }
 `;
 
-/** Answers that a measurement would make surer than a part. */
-const UNSURE = new Set(['PROBABLY_NOT', 'CANNOT_TELL', 'PROBABLY_NEEDED']);
-
 /** The first answer of all: does this car need another cooler? */
 export function Verdict() {
   const { outcome, changeDesign, behind } = useBench();
@@ -89,13 +86,13 @@ export function Verdict() {
   if (!outcome) {
     return null;
   }
-  const { kind, what, why, options } = outcome.verdict;
+  const { unsure, what, why, options } = outcome.verdict;
   return (
-    <Answer aria-label="Verdict" aria-busy={behind || (UNSURE.has(kind) && !best)}>
+    <Answer aria-label="Verdict" aria-busy={behind || (unsure && !best)}>
       <p>{say(what)}</p>
       <p>{say(why)}</p>
       {/* Two lines are kept for it from the start, so that nothing moves under the pointer when it arrives. */}
-      {UNSURE.has(kind) && (
+      {unsure && (
         <p style={{ minHeight: '2.6em' }}>Measure next: {best ? word('measurement', best.kind, 'name') : '…'}</p>
       )}
       {options.length > 0 && (

@@ -1,5 +1,6 @@
 import { range } from '../../api/descriptions';
 import { usePreferences } from '../../preferences/preferences';
+import { usePresets } from '../../bench/presets';
 import { useBench } from '../../bench/workbench';
 import { DocumentNumber } from '../../kit/fields';
 import { Button, Fold, Muted, Pick, QuantityField, Row } from '../../kit/kit';
@@ -109,6 +110,7 @@ export function LimitFields() {
   const { car, changeCar } = useBench();
   const { show } = usePreferences();
   const { limits } = car;
+  const { usual } = usePresets();
   return (
     <Fold
       name="Target, limit, sensor"
@@ -147,13 +149,13 @@ export function LimitFields() {
           schema="LimitsDocument"
           field="coldestC"
           quantity="temperature"
-          value={limits.coldestC ?? 20}
+          value={limits.coldestC ?? usual.coldestC}
           step={5}
           onChange={(coldestC) => changeCar({ ...car, limits: { ...limits, coldestC } })}
         />
         <Pick
           label="How sure do you want to be"
-          value={String(limits.surePercent ?? 80)}
+          value={String(limits.surePercent ?? usual.surePercent)}
           options={SURE}
           onChange={(sure) => changeCar({ ...car, limits: { ...limits, surePercent: Number(sure) } })}
         />

@@ -12,9 +12,6 @@ import { Residuals } from '../../pictures/Residuals';
 /** Another log that is not used. */
 const NONE = 'none';
 
-/** An error that is still so large a share of what it was before has hardly been told anything. */
-const LITTLE = 0.8;
-
 /** What a log says about the car, and how sure it is; one click puts it into the car, another takes it out again. */
 export function FitSheet(props: { log: Schemas['LogView']; onClose: () => void; design?: string | undefined }) {
   const { say } = usePreferences();
@@ -35,9 +32,7 @@ export function FitSheet(props: { log: Schemas['LogView']; onClose: () => void; 
     queries.fit(log.id, design && { car, design, ...(chosen.length > 0 ? { others: chosen } : {}) }),
   );
   // What is as unsure as before is said below; a lean from one school to the other is no multiple of anything.
-  const learned = (fit.data?.estimates ?? []).filter(
-    (e) => e.parameter !== 'SCHOOL' && e.standardError < LITTLE * e.factor * e.prior,
-  );
+  const learned = (fit.data?.estimates ?? []).filter((e) => e.parameter !== 'SCHOOL' && e.learned);
   const use = () => {
     if (fit.data) {
       changeCar({ ...car, sensor: car.sensor, fitted: fit.data.fitted });

@@ -4,12 +4,9 @@ import { Fold, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
 import { SealingAndShade, useCooler } from '../core/coolerFields';
 
-/** Where the core's air leaves by an outlet of its own. */
-const OWN_STREAM = new Set(['FRONT_CORNER_VENTED', 'FRONT_CORNER_CLOSED', 'UNDER_FLOOR', 'REAR_QUARTER']);
-
 /** The air as it is taken to be where nothing has been measured. */
 export function AirflowAssumptions({ open }: { open: boolean }) {
-  const { starts } = usePresets();
+  const { starts, usual } = usePresets();
   const { cooler, set } = useCooler();
   if (!cooler) {
     return null;
@@ -31,14 +28,14 @@ export function AirflowAssumptions({ open }: { open: boolean }) {
           step={10}
           onChange={(openingCm2) => set({ openingCm2 })}
         />
-        {OWN_STREAM.has(cooler.place) && (
+        {usual.ownStream.includes(cooler.place) && (
           <Toggle
             label="Outlet not as wide as the core"
             value={cooler.outletCm2 !== undefined}
             onChange={(on) => set({ outletCm2: on ? cooler.openingCm2 : undefined })}
           />
         )}
-        {OWN_STREAM.has(cooler.place) && cooler.outletCm2 !== undefined && (
+        {usual.ownStream.includes(cooler.place) && cooler.outletCm2 !== undefined && (
           <DocumentNumber
             label="Outlet"
             schema="CoolerDocument"

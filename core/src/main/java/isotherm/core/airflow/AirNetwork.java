@@ -54,9 +54,8 @@ public final class AirNetwork {
         this.coveredShare = shared.map(r -> Math.min(core.core().faceArea() / r.faceArea(), 1))
                 .orElse(0.0);
         this.airInK = airway.place().stream() == Place.Stream.BEHIND_RADIATOR ? ambientK + Radiator.RISE : ambientK;
-        double face = core.core().faceArea();
         Resistance path = openingLoss().then(meshLoss()).then(ductLoss());
-        this.ownPath = own ? path.then(outletLoss(face)) : path;
+        this.ownPath = own ? path.then(outletLoss()) : path;
         this.stream = shared.map(r -> new RadiatorStream(r, coveredShare, density, ambientK));
         this.arrivingShare =
                 airway.measured().map(m -> airway.sealing() * measuredFactor(m)).orElse(airway.sealing());
@@ -88,7 +87,7 @@ public final class AirNetwork {
 
     /**
      * Edge of the opening and, where the face is larger, the jet that opens out behind it. Source of the latter: Borda and
-     * Carnot, (1 − A₁/A₂)² velocity heads of the smaller area; a duct's walls save what its own heads say.
+     * Carnot, (1 − A₁/A₂)² velocity heads of the smaller area.
      */
     private Resistance openingLoss() {
         double widening = Math.max(0, 1 - airway.openingArea() / core.core().faceArea());
@@ -104,9 +103,14 @@ public final class AirNetwork {
     }
 
     /** The velocity at which the warm air leaves is lost; without a given outlet it leaves as wide as the face is. */
-    private Resistance outletLoss(double face) {
+    private Resistance outletLoss() {
         double warmed = (airInK + CORE_RISE) / ambientK;
-        return Resistance.heads(1, density, airway.outletArea() > 0 ? airway.outletArea() : face)
+        return Resistance.heads(
+                        1,
+                        density,
+                        airway.outletArea() > 0
+                                ? airway.outletArea()
+                                : core.core().faceArea())
                 .times(warmed);
     }
 
@@ -126,7 +130,8 @@ public final class AirNetwork {
         double behindOpening = state.map(RadiatorStream.State::behindOpening).orElse(ram);
         double arriving = behindOpening > 0 ? arrivingShare * behindOpening : behindOpening;
         double leaked = Math.max(behindOpening - arriving, 0);
-        double offered = airway.measured().isPresent() ? arriving + leaked + ram - behindOpening : ram;
+        // A measurement may have shown more than the place was thought to offer.
+        double offered = ram + Math.max(arriving - behindOpening, 0);
         return new AirFlow(
                 q * density,
                 openArea() > 0 ? q / openArea() : 0,
@@ -148,8 +153,7 @@ public final class AirNetwork {
                                 new AirFlow.Loss(
                                         "outlet",
                                         state.map(RadiatorStream.State::outlet)
-                                                .orElse(outletLoss(core.core().faceArea())
-                                                        .pressure(q))))
+                                                .orElse(outletLoss().pressure(q))))
                         .stream()
                         .filter(l -> l.pascal() > 0)
                         .toList());
@@ -180,11 +184,11 @@ public final class AirNetwork {
             return 1;
         }
         double ram = ram(m.speed());
-        UnivariateFunction short_ = f -> coreLoss(through(ram, airway.sealing() * f, false, false)) - m.pascal();
-        return ram <= 0 || short_.value(MOST_PRESSURE) <= 0
+        UnivariateFunction missing = f -> coreLoss(through(ram, airway.sealing() * f, false, false)) - m.pascal();
+        return ram <= 0 || missing.value(MOST_PRESSURE) <= 0
                 ? MOST_PRESSURE
                 : new BracketingNthOrderBrentSolver(1e-4, 1e-4, 0.01, 5)
-                        .solve(MAX_EVALUATIONS, short_, 0, MOST_PRESSURE);
+                        .solve(MAX_EVALUATIONS, missing, 0, MOST_PRESSURE);
     }
 
     /** What the core's own fan adds; less than nothing when it is only turned by the wind, Pa. */

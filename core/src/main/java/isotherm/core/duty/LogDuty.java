@@ -158,21 +158,8 @@ public record LogDuty(
         return Math.max(-STEEPEST, Math.min(STEEPEST, grade));
     }
 
-    /** A column at a time, linear between rows and level beyond them. */
     private double at(double[] column, double t) {
-        int i = Arrays.binarySearch(time, t);
-        if (i >= 0) {
-            return column[i];
-        }
-        int after = -i - 1;
-        if (after == 0) {
-            return column[0];
-        }
-        if (after == time.length) {
-            return column[time.length - 1];
-        }
-        double f = (t - time[after - 1]) / (time[after] - time[after - 1]);
-        return column[after - 1] + f * (column[after] - column[after - 1]);
+        return SpeedTrace.at(time, column, t);
     }
 
     @Override

@@ -51,20 +51,25 @@ final class SpeedTrace {
         return meets ? corner : 0;
     }
 
-    /** Speed at a time, m/s: linear between rows and corners, level beyond them. */
+    /** Speed at a time, m/s. */
     double at(double t) {
+        return at(time, speed, t);
+    }
+
+    /** A column at a time, linear between rows and level beyond them. */
+    static double at(double[] time, double[] column, double t) {
         int i = Arrays.binarySearch(time, t);
         if (i >= 0) {
-            return speed[i];
+            return column[i];
         }
         int after = -i - 1;
         if (after == 0) {
-            return speed[0];
+            return column[0];
         }
         if (after == time.length) {
-            return speed[time.length - 1];
+            return column[time.length - 1];
         }
         double f = (t - time[after - 1]) / (time[after] - time[after - 1]);
-        return speed[after - 1] + f * (speed[after] - speed[after - 1]);
+        return column[after - 1] + f * (column[after] - column[after - 1]);
     }
 }

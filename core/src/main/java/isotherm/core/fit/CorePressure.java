@@ -15,7 +15,7 @@ import java.util.Optional;
  *
  * @param cooler the cooler that was driven
  * @param weather the day's air
- * @param read pressure and road speed; a pressure of NaN for a reading that is only thought of
+ * @param read pressure and road speed
  */
 public record CorePressure(Design.Cooler cooler, Weather weather, MeasuredPressure read) implements Evidence {
     /** Usual error of a manometer's hose ends beside a core, as a share of what it reads (default). */
@@ -47,9 +47,6 @@ public record CorePressure(Design.Cooler cooler, Weather weather, MeasuredPressu
 
     @Override
     public double[] deviation() {
-        return new double[] {ERROR * (Double.isFinite(read.pascal()) ? read.pascal() : USUAL)};
+        return new double[] {ERROR * read.pascal()};
     }
-
-    /** Order of what is read at a road speed's pressure, Pa: what a thought reading's error is a share of. */
-    private static final double USUAL = 150;
 }

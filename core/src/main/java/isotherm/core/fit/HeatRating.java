@@ -15,7 +15,7 @@ import isotherm.core.fluid.Oil;
  * @param oilInK oil into it, K
  * @param faceSpeed air ahead of its face, m/s
  * @param airInK air into it, K
- * @param heat what it gave off, W; NaN for a figure that is only thought of
+ * @param heat what it gave off, W, above 0
  */
 public record HeatRating(
         Core core, Oil oil, double oilFlow, double oilInK, double faceSpeed, double airInK, double heat)
@@ -51,6 +51,6 @@ public record HeatRating(
 
     @Override
     public double[] deviation() {
-        return new double[] {ERROR * (Double.isFinite(heat) ? heat : rated(1))};
+        return new double[] {ERROR * heat};
     }
 }

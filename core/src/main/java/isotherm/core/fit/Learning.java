@@ -112,15 +112,19 @@ public final class Learning {
         return parameter < factors.size() ? factors.get(parameter).spread() : Belief.DISCREPANCY;
     }
 
-    /** Expected readings over their errors, then the parameters over their priors. */
-    private double[] weighted(double[] at) {
+    private List<Evidence.Expected> expected(double[] at) {
         Car scaled = scaled(at);
+        return evidence.stream().map(e -> e.expected(scaled)).toList();
+    }
+
+    /** Expected readings over their errors, then the parameters over their priors. */
+    private double[] weighted(double[] at, List<Evidence.Expected> expected) {
         double[] values = new double[readings + at.length];
         int row = 0;
         for (int e = 0; e < evidence.size(); e++) {
-            Evidence.Expected expected = evidence.get(e).expected(scaled);
-            for (int i = 0; i < observed[e].length; i++) {
-                values[row++] = (expected.values()[i] + at[factors.size() + e] * expected.rise()[i]) / deviation[e][i];
+            double[] rise = expected.get(e).rise();
+            for (int i = 0; i < rise.length; i++) {
+                values[row++] = (expected.get(e).values()[i] + at[factors.size() + e] * rise[i]) / deviation[e][i];
             }
         }
         for (int j = 0; j < at.length; j++) {
@@ -131,21 +135,21 @@ public final class Learning {
 
     private Pair<RealVector, RealMatrix> linearised(RealVector point) {
         double[] at = point.toArray();
-        double[] base = weighted(at);
+        List<Evidence.Expected> here = expected(at);
+        double[] base = weighted(at, here);
         double[][] jacobian = new double[base.length][at.length];
         for (int j = 0; j < factors.size(); j++) {
             double[] moved = at.clone();
             moved[j] += STEP;
-            double[] there = weighted(moved);
+            double[] there = weighted(moved, expected(moved));
             for (int i = 0; i < base.length; i++) {
                 jacobian[i][j] = (there[i] - base[i]) / STEP;
             }
         }
-        Car scaled = scaled(at);
         int row = 0;
         for (int e = 0; e < evidence.size(); e++) {
             int j = factors.size() + e;
-            double[] rise = evidence.get(e).expected(scaled).rise();
+            double[] rise = here.get(e).rise();
             for (int i = 0; i < rise.length; i++) {
                 jacobian[row++][j] = rise[i] / deviation[e][i];
             }

@@ -42,7 +42,12 @@ public final class LogFit {
      * @param standardError of the factor
      * @param prior standard deviation of the factor before the log
      */
-    public record Estimate(Factor parameter, double factor, double standardError, double prior) {}
+    public record Estimate(Factor parameter, double factor, double standardError, double prior) {
+        /** @return whether something was told of it: its error is well under what it was before */
+        public boolean learned() {
+            return standardError / factor <= LITTLE_LEARNED * prior;
+        }
+    }
 
     /**
      * What came out.
@@ -178,7 +183,7 @@ public final class LogFit {
             if (Math.abs(Math.log(e.factor())) > FAR * e.prior()) {
                 notes.add(FitNote.FAR.say("text").say("factor", name).with("times", Measure.NUMBER, e.factor()));
             }
-            if (e.standardError() / e.factor() > LITTLE_LEARNED * e.prior()) {
+            if (!e.learned()) {
                 notes.add(FitNote.LITTLE.say("text").say("factor", name));
             }
         }

@@ -83,13 +83,7 @@ public final class SessionEvidence implements Evidence {
 
     @Override
     public Expected expected(Car car) {
-        Session s = Simulator.run(
-                car,
-                demand,
-                duty.weather(),
-                design,
-                duty.start().oilK(),
-                duty.start().coolantK());
+        Session s = Simulator.run(car, duty, demand, design);
         double[] values = new double[points.size()];
         double[] rise = new double[values.length];
         for (int i = 0; i < values.length; i++) {

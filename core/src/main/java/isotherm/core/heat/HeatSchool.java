@@ -125,12 +125,7 @@ public sealed interface HeatSchool {
      * @return the estimate between the two
      */
     default HeatSchool leaning(Engine engine, double weight) {
-        if (this instanceof Fitted f) {
-            return new Fitted(f.base.leaning(engine, weight), f.scale);
-        }
-        return this instanceof Between b
-                ? new Between(b.base, b.other, b.weight + weight)
-                : new Between(this, other(engine), weight);
+        return new Between(this, other(engine), weight);
     }
 
     /**
@@ -146,6 +141,11 @@ public sealed interface HeatSchool {
             double one = base.oilHeat(engine, brakePower, rpm);
             return Math.max(0, one + weight * (other.oilHeat(engine, brakePower, rpm) - one));
         }
+
+        @Override
+        public HeatSchool leaning(Engine engine, double further) {
+            return new Between(base, other, weight + further);
+        }
     }
 
     /**
@@ -158,6 +158,11 @@ public sealed interface HeatSchool {
         @Override
         public double oilHeat(Engine engine, double brakePower, double rpm) {
             return scale * base.oilHeat(engine, brakePower, rpm);
+        }
+
+        @Override
+        public HeatSchool leaning(Engine engine, double weight) {
+            return new Fitted(base.leaning(engine, weight), scale);
         }
     }
 }

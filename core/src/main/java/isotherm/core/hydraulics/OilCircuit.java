@@ -134,17 +134,4 @@ public final class OilCircuit {
                         0,
                         delivered);
     }
-
-    /**
-     * @param rpm engine speed, 1/min
-     * @param state oil properties
-     * @param loop the cooler loop, if one is fitted
-     * @param core its core
-     * @param share share of the flow that goes through the loop, 0 to 1
-     * @return mass flow through the engine, kg/s
-     */
-    public double engineMassFlow(
-            double rpm, OilState state, Optional<CoolerLoop> loop, Optional<CoreModel> core, double share) {
-        return engineFlow(LoopOil.even(state), pump.flow(rpm), loop, core, share) * state.density();
-    }
 }

@@ -247,13 +247,7 @@ public final class DesignSearch {
         }
 
         Candidate run(CorePart part, Design design) {
-            Session s = Simulator.run(
-                    car,
-                    demand,
-                    duty.weather(),
-                    design,
-                    duty.start().oilK(),
-                    duty.start().coolantK());
+            Session s = Simulator.run(car, duty, demand, design);
             Session cold = Simulator.run(car, coldRoad, design);
             Design.Cooler c = design.cooler().orElseThrow();
             return new Candidate(

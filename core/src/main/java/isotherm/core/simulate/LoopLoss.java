@@ -33,17 +33,11 @@ final class LoopLoss {
 
     /** Pa per m³/s. */
     double linear(double kelvin) {
-        return at(linear, kelvin);
+        return EvenTable.at(linear, LOW_K, STEP, kelvin);
     }
 
     /** Pa per (m³/s)². */
     double quadratic(double kelvin) {
-        return at(quadratic, kelvin);
-    }
-
-    private static double at(double[] table, double kelvin) {
-        double at = Math.max(0, Math.min(NODES - 1.000001, (kelvin - LOW_K) / STEP));
-        int i = (int) at;
-        return table[i] + (at - i) * (table[i + 1] - table[i]);
+        return EvenTable.at(quadratic, LOW_K, STEP, kelvin);
     }
 }

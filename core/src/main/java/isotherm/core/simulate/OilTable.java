@@ -37,23 +37,17 @@ final class OilTable {
 
     /** Dynamic viscosity, Pa·s. */
     double viscosity(double kelvin) {
-        return at(viscosity, kelvin);
+        return EvenTable.at(viscosity, LOW_K, STEP, kelvin);
     }
 
     /** Dynamic viscosity to the power of the wall correction. */
     double wallPower(double kelvin) {
-        return at(wallPower, kelvin);
+        return EvenTable.at(wallPower, LOW_K, STEP, kelvin);
     }
 
     /** Shear heat over that at the schools' reference viscosity. */
     double shear(double kelvin) {
-        return at(shear, kelvin);
-    }
-
-    private static double at(double[] table, double kelvin) {
-        double at = Math.max(0, Math.min(NODES - 1.000001, (kelvin - LOW_K) / STEP));
-        int i = (int) at;
-        return table[i] + (at - i) * (table[i + 1] - table[i]);
+        return EvenTable.at(shear, LOW_K, STEP, kelvin);
     }
 
     /** J/(kg·K). */

@@ -48,10 +48,7 @@ public record Outlook(double airK, double peakK, double[] slopes, double spread)
 
     private static double rise(Car car, DemandTrace demand, Duty duty, Design design) {
         double air = duty.weather().ambientK();
-        Duty.Start start = duty.start();
-        double peak = Simulator.run(car, demand, duty.weather(), design, start.oilK(), start.coolantK())
-                .peak();
-        return Math.max(LEAST_RISE, peak - air);
+        return Math.max(LEAST_RISE, Simulator.run(car, duty, demand, design).peak() - air);
     }
 
     /**

@@ -57,13 +57,7 @@ public record Prediction(
         DemandTrace demand = duty.demand(car.vehicle(), car.engine());
         for (int i = 0; i < samples; i++) {
             Car sampled = sampled(car, belief, root, z[i]);
-            Session session = Simulator.run(
-                    sampled,
-                    demand,
-                    duty.weather(),
-                    design,
-                    duty.start().oilK(),
-                    duty.start().coolantK());
+            Session session = Simulator.run(sampled, duty, demand, design);
             double leftOut = Math.exp(belief.discrepancy() * z[i][factors]);
             peaks[i] = air + leftOut * (session.peak() - air);
             plateaus[i] = air + leftOut * (session.plateau() - air);

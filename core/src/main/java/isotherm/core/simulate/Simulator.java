@@ -28,9 +28,21 @@ public final class Simulator {
      * @return the session
      */
     public static Session run(Car car, Duty duty, Design design) {
+        return run(car, duty, duty.demand(car.vehicle(), car.engine()), design);
+    }
+
+    /**
+     * The same for a duty whose demand is known already, as where many cars or designs are run through one.
+     *
+     * @param car the car
+     * @param duty what it has to do
+     * @param demand what that asks of the engine
+     * @param design the design
+     * @return the session
+     */
+    public static Session run(Car car, Duty duty, DemandTrace demand, Design design) {
         Duty.Start start = duty.start();
-        return run(
-                car, duty.demand(car.vehicle(), car.engine()), duty.weather(), design, start.oilK(), start.coolantK());
+        return run(car, demand, duty.weather(), design, start.oilK(), start.coolantK());
     }
 
     /**

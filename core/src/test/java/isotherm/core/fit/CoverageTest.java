@@ -3,7 +3,6 @@ package isotherm.core.fit;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import isotherm.core.airflow.Place;
-import isotherm.core.airflow.Radiator;
 import isotherm.core.car.Car;
 import isotherm.core.car.Coolant;
 import isotherm.core.car.Design;
@@ -11,7 +10,6 @@ import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
 import isotherm.core.duty.LogDuty;
 import isotherm.core.duty.TrackDuty;
-import isotherm.core.duty.Trailer;
 import isotherm.core.duty.Weather;
 import isotherm.core.fluid.Units;
 import isotherm.core.heat.HeatSchool;
@@ -75,30 +73,14 @@ class CoverageTest {
             Car.PassiveLosses l = d.losses();
             double sump = log(random, SUMP);
             Coolant c = d.coolant();
-            Radiator r = c.radiator();
             return new Truth(
                     d.withSchool(new HeatSchool.Fitted(school, log(random, HEAT)))
                             .withLosses(new Car.PassiveLosses(
                                     l.still() * sump, l.moving() * sump, l.block() * log(random, BLOCK), l.metal()))
                             .withCorrection(new Car.Correction(1, log(random, AIR), 1, 1, 1))
-                            .withCoolant(new Coolant(
-                                    c.capacity(),
-                                    c.heatShare(),
-                                    scaled(r, log(random, RADIATOR)),
-                                    c.opensK(),
-                                    c.fullK())),
+                            .withCoolant(c.withRadiator(c.radiator().times(log(random, RADIATOR)))),
                     OPENING * random.nextGaussian(),
                     SENSOR * random.nextGaussian());
-        }
-
-        private static Radiator scaled(Radiator r, double factor) {
-            return new Radiator(
-                    r.faceArea(),
-                    r.conductance() * factor,
-                    r.pressureDrop(),
-                    r.openingArea(),
-                    r.fanPressure(),
-                    r.fanFlow());
         }
 
         private static double log(RandomGenerator random, double deviation) {
@@ -173,24 +155,13 @@ class CoverageTest {
     private static LogFit.Result taught(Truth truth, TrackDuty duty, Design design, RandomGenerator random) {
         DemandTrace d = duty.demand(DESCRIBED.vehicle(), DESCRIBED.engine());
         Session s = truth.driven(duty, design, random);
-        double[] time = new double[d.cells()];
         double[] oil = new double[d.cells()];
         double[] coolant = new double[d.cells()];
         for (int i = 0; i < d.cells(); i++) {
-            time[i] = i + 0.5;
             oil[i] = s.oil()[i] + truth.sensor() + 0.3 * random.nextGaussian();
             coolant[i] = s.coolant()[i] + 0.3 * random.nextGaussian();
         }
-        LogDuty log = new LogDuty(
-                time,
-                d.speed(),
-                d.rpm(),
-                d.brakePower(),
-                new double[0],
-                new double[0],
-                Trailer.NONE,
-                duty.start(),
-                duty.weather());
+        LogDuty log = DemoCars.log(d, duty.start(), duty.weather());
         return LogFit.fit(DESCRIBED, design, log, oil, Optional.of(coolant));
     }
 

@@ -11,7 +11,6 @@ import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
 import isotherm.core.duty.LogDuty;
 import isotherm.core.duty.TrackDuty;
-import isotherm.core.duty.Trailer;
 import isotherm.core.exchanger.Core;
 import isotherm.core.simulate.Belief;
 import isotherm.core.simulate.DemoCars;
@@ -110,18 +109,7 @@ class EvidenceTest {
     private static SessionEvidence logged(Car truth, Design design, LogChannel... channels) {
         Session s = Simulator.run(truth, DAY, design);
         DemandTrace d = s.demand();
-        double[] time = new double[d.cells()];
-        Arrays.setAll(time, i -> i + 0.5);
-        LogDuty log = new LogDuty(
-                time,
-                d.speed(),
-                d.rpm(),
-                d.brakePower(),
-                new double[0],
-                new double[0],
-                Trailer.NONE,
-                DAY.start(),
-                DAY.weather());
+        LogDuty log = DemoCars.log(d, DAY.start(), DAY.weather());
         SessionEvidence e = new SessionEvidence(CAR, design, log);
         for (LogChannel c : channels) {
             double[] values = new double[d.cells()];

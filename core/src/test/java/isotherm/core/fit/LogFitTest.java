@@ -41,34 +41,16 @@ class LogFitTest {
         Session s = Simulator.run(truth, d, DemoCars.DAY, design, Duty.Start.WARM.oilK(), Duty.Start.WARM.coolantK());
         Random random = new Random(seed);
         int n = d.cells();
-        double[] time = new double[n];
         double[] oil = new double[n];
         double[] coolant = new double[n];
         for (int i = 0; i < n; i++) {
-            time[i] = i + 1;
             oil[i] = s.oil()[i] + 0.5 * random.nextGaussian();
             coolant[i] = s.coolant()[i] + 0.5 * random.nextGaussian();
             if (random.nextInt(50) == 0) {
                 oil[i] = Double.NaN;
             }
         }
-        double[] t0 = time.clone();
-        for (int i = 0; i < n; i++) {
-            t0[i] -= 0.5;
-        }
-        return new Made(
-                new LogDuty(
-                        t0,
-                        d.speed(),
-                        d.rpm(),
-                        d.brakePower(),
-                        new double[0],
-                        new double[0],
-                        Trailer.NONE,
-                        Duty.Start.WARM,
-                        DemoCars.DAY),
-                oil,
-                coolant);
+        return new Made(DemoCars.log(d, Duty.Start.WARM, DemoCars.DAY), oil, coolant);
     }
 
     private static LogFit.Estimate of(LogFit.Result r, Factor p) {
@@ -171,18 +153,7 @@ class LogFitTest {
         Car truth = CAR.withCoolant(CAR.coolant().withHeatShare(0.5 * 1.3));
         Session s = Simulator.run(truth, DemoCars.session(12), Design.NO_COOLER);
         DemandTrace d = s.demand();
-        double[] time = new double[d.cells()];
-        Arrays.setAll(time, i -> i + 0.5);
-        LogDuty log = new LogDuty(
-                time,
-                d.speed(),
-                d.rpm(),
-                d.brakePower(),
-                new double[0],
-                new double[0],
-                Trailer.NONE,
-                Duty.Start.WARM,
-                DemoCars.DAY);
+        LogDuty log = DemoCars.log(d, Duty.Start.WARM, DemoCars.DAY);
         LogFit.Result r = LogFit.fit(CAR, Design.NO_COOLER, log, s.oil(), Optional.of(s.coolant()));
         LogFit.Estimate coolant = of(r, Factor.COOLANT);
         assertThat(coolant.factor()).isCloseTo(1.3, within(0.1));

@@ -7,7 +7,11 @@ import isotherm.core.airflow.Radiator;
 import isotherm.core.car.Car;
 import isotherm.core.car.Coolant;
 import isotherm.core.car.Design;
+import isotherm.core.duty.DemandTrace;
+import isotherm.core.duty.Duty;
+import isotherm.core.duty.LogDuty;
 import isotherm.core.duty.TrackDuty;
+import isotherm.core.duty.Trailer;
 import isotherm.core.duty.Vehicle;
 import isotherm.core.duty.Weather;
 import isotherm.core.exchanger.Core;
@@ -21,6 +25,7 @@ import isotherm.core.hydraulics.GaugePoint;
 import isotherm.core.hydraulics.Hose;
 import isotherm.core.hydraulics.OilPump;
 import isotherm.core.hydraulics.OilThermostat;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -84,5 +89,18 @@ public final class DemoCars {
     /** @return a fan that comes on at 98 °C */
     public static Fan fan() {
         return new Fan(220, 0.35, Units.kelvin(98), Units.kelvin(90));
+    }
+
+    /**
+     * @param d what was driven
+     * @param start temperatures at its start
+     * @param day its air
+     * @return a log of it, a row in the middle of each second
+     */
+    public static LogDuty log(DemandTrace d, Duty.Start start, Weather day) {
+        double[] time = new double[d.cells()];
+        Arrays.setAll(time, i -> i + 0.5);
+        return new LogDuty(
+                time, d.speed(), d.rpm(), d.brakePower(), new double[0], new double[0], Trailer.NONE, start, day);
     }
 }

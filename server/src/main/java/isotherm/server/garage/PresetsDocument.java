@@ -7,6 +7,7 @@ import isotherm.core.exchanger.Construction;
 import isotherm.core.exchanger.CoreDetail;
 import isotherm.core.exchanger.CoreModel;
 import isotherm.core.findings.Thresholds;
+import isotherm.core.fit.DashReading;
 import isotherm.core.fluid.Oil;
 import isotherm.core.hydraulics.CoolerLoop;
 import isotherm.core.hydraulics.OilThermostat;
@@ -150,6 +151,10 @@ public record PresetsDocument(
      * @param coolantSharePercent heat into the coolant over brake power
      * @param warmC oil may be loaded from here on
      * @param dryC below this water and fuel stay in the oil
+     * @param surePercent how sure one wants to be
+     * @param coldestC oil at the coldest start
+     * @param dashErrorK how far a look at the dash may be off, °C
+     * @param ownStream places in which a core has a stream and an outlet to itself
      */
     public record Usual(
             double thermostatSpanK,
@@ -158,7 +163,11 @@ public record PresetsDocument(
             double plateHeads,
             double coolantSharePercent,
             double warmC,
-            double dryC) {
+            double dryC,
+            double surePercent,
+            double coldestC,
+            double dashErrorK,
+            List<Place> ownStream) {
         private static final Usual FIGURES = new Usual(
                 OilThermostat.SPAN,
                 OilThermostat.LEAK * 100,
@@ -166,7 +175,13 @@ public record PresetsDocument(
                 CoolerLoop.PLATE_HEADS,
                 Coolant.HEAT_SHARE * 100,
                 Rounding.celsius(Thresholds.WARM_K),
-                Rounding.celsius(Thresholds.TOO_COLD_K));
+                Rounding.celsius(Thresholds.TOO_COLD_K),
+                Car.Limits.SURE * 100,
+                Rounding.celsius(Car.Limits.COLDEST),
+                DashReading.ERROR,
+                Arrays.stream(Place.values())
+                        .filter(p -> p.stream() == Place.Stream.OWN)
+                        .toList());
     }
 
     /** @return what ships with the application */

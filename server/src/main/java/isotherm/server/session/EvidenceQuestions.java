@@ -162,9 +162,14 @@ public final class EvidenceQuestions {
      * @param factor on the present number
      * @param standardError of the factor
      * @param prior standard deviation of the factor before the log
+     * @param learned whether something was told of it
      */
     public record EstimateDocument(
-            isotherm.core.simulate.Factor parameter, double factor, double standardError, double prior) {}
+            isotherm.core.simulate.Factor parameter,
+            double factor,
+            double standardError,
+            double prior,
+            boolean learned) {}
 
     /**
      * Two logged sessions of one car.

@@ -52,12 +52,17 @@ public record OutcomeDocument(
      * Whether the car needs a cooler at all.
      *
      * @param kind the answer
+     * @param unsure whether a measurement would say more than a part
      * @param what in one sentence
      * @param why the reason, in figures
      * @param options what would do, cheapest first
      */
     public record VerdictDocument(
-            Verdict.Kind kind, MessageDocument what, MessageDocument why, List<RemedyDocument> options) {}
+            Verdict.Kind kind,
+            boolean unsure,
+            MessageDocument what,
+            MessageDocument why,
+            List<RemedyDocument> options) {}
 
     /**
      * Figures of merit of a session.

@@ -315,6 +315,7 @@ public final class Solver {
         Verdict v = Verdict.of(a);
         return new OutcomeDocument.VerdictDocument(
                 v.kind(),
+                v.unsure(),
                 MessageDocument.of(v.what()),
                 MessageDocument.of(v.why()),
                 v.options().stream().map(r -> remedy(r, asked)).toList());

@@ -12,6 +12,7 @@ import isotherm.core.fit.LogFit;
 import isotherm.core.fit.NextMeasurement;
 import isotherm.core.fit.SessionEvidence;
 import isotherm.core.simulate.Outlook;
+import isotherm.server.contract.Effort;
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.contract.MessageDocument;
 import isotherm.server.contract.Problem;
@@ -28,6 +29,11 @@ import java.util.Optional;
 
 /** What logs and readings of a car teach together, and what to measure next. */
 public final class TeachingSolver {
+    /** Sessions that learning from one reading runs: each factor nudged in each of its usual steps. */
+    private static final int LEARNING = 150;
+    /** Sessions that ranking the measurements runs: each factor up and down for each of them. */
+    private static final int RANKING = 160;
+
     private TeachingSolver() {}
 
     /**
@@ -105,6 +111,17 @@ public final class TeachingSolver {
      */
     public static EvidenceQuestions.LearnAnswer learn(CarDocument asked) {
         Car car = asked.withoutLog();
+        for (int i = 0; i < asked.readings().size(); i++) {
+            ReadingDocument.Dash dash = asked.readings().get(i).dash();
+            if (dash != null) {
+                Effort.check(
+                        "/car/readings/" + i,
+                        LEARNING,
+                        car,
+                        dash.duty().toCore(),
+                        Effort.WAITED_FOR / asked.readings().size());
+            }
+        }
         List<Evidence> evidence = asked.evidence();
         Learning.Learned learned = Learning.from(car, Learning.taught(car, evidence), evidence);
         List<LogFit.Estimate> estimates = LogFit.estimates(learned);
@@ -143,7 +160,7 @@ public final class TeachingSolver {
 
     private static EvidenceQuestions.EstimateDocument estimate(LogFit.Estimate e) {
         return new EvidenceQuestions.EstimateDocument(
-                e.parameter(), round(e.factor(), 4), round(e.standardError(), 4), round(e.prior(), 4));
+                e.parameter(), round(e.factor(), 4), round(e.standardError(), 4), round(e.prior(), 4), e.learned());
     }
 
     private static List<List<Double>> rows(double[][] matrix, int digits) {
@@ -172,6 +189,7 @@ public final class TeachingSolver {
      */
     public static EvidenceQuestions.NextAnswer next(CaseDocument asked) {
         Car car = asked.car().toCore();
+        Effort.check("/duty", RANKING, car, asked.duty().toCore(), Effort.WAITED_FOR);
         Outlook now = Outlook.of(
                 car, asked.duty().toCore(), asked.design().toCore(), asked.car().belief());
         return new EvidenceQuestions.NextAnswer(
