@@ -23,6 +23,7 @@ const ENDINGS: readonly (readonly [string, Quantity | undefined, string])[] = [
   ['M3PerS', 'airFlow', ''],
   ['Deg', undefined, '°'],
   ['Pa', undefined, 'Pa'],
+  ['Bar', 'pressure', ''],
   ['C', 'temperature', ''],
   ['L', 'volume', ''],
   ['M', 'distance', ''],

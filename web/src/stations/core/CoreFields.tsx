@@ -3,14 +3,16 @@ import { useBench } from '../../bench/workbench';
 import { DocumentNumber } from '../../kit/fields';
 import { Fold, Muted, Pick, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
-import { FanFields, SealingAndShade, useCooler } from './coolerFields';
+import { BypassFields, FanFields, SealingAndShade, useCooler } from './coolerFields';
 import { CONSTRUCTIONS } from './part';
 
 /** How the core is made, which way it points, and what is on its fins. */
 export function MakeFields() {
-  const { usual } = usePresets();
+  const { usual, details } = usePresets();
   const { cooler, set } = useCooler();
-  if (!cooler) {
+  const typical = details.find((d) => d.construction === cooler?.construction)?.detail;
+  const detail = cooler?.detail ?? typical;
+  if (!cooler || !detail) {
     return null;
   }
   return (
@@ -69,6 +71,15 @@ export function MakeFields() {
           step={1}
           onChange={(efficacyPercent) => set({ efficacyPercent })}
         />
+        <DocumentNumber
+          label="Rated pressure"
+          schema="DetailDocument"
+          field="ratedBar"
+          quantity="pressure"
+          value={detail.ratedBar ?? typical?.ratedBar ?? 0}
+          step={1}
+          onChange={(ratedBar) => set({ detail: { ...detail, ratedBar } })}
+        />
       </Fields>
     </Fold>
   );
@@ -99,7 +110,7 @@ export function OilOfDesign() {
   const { car, design, changeDesign } = useBench();
   const { grades } = usePresets();
   return (
-    <Fold name="Oil, exchanger" short={design.oil?.grade ?? `${car.oil.grade}, as in the car`}>
+    <Fold name="Oil, exchanger, by-pass" short={design.oil?.grade ?? `${car.oil.grade}, as in the car`}>
       <Pick
         label="Oil of this design"
         value={design.oil?.grade ?? 'car'}
@@ -119,6 +130,7 @@ export function OilOfDesign() {
       ) : (
         <Muted>This car has no factory exchanger.</Muted>
       )}
+      <BypassFields />
     </Fold>
   );
 }

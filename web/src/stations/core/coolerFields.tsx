@@ -133,6 +133,35 @@ export function ThermostatFields() {
   );
 }
 
+/** A valve that lets oil past the core as long as it is too thick to go through. */
+export function BypassFields() {
+  const { usual } = usePresets();
+  const { cooler, set } = useCooler();
+  if (!cooler) {
+    return null;
+  }
+  return (
+    <Fields>
+      <Toggle
+        label="By-pass valve"
+        value={cooler.bypassBar !== undefined}
+        onChange={(on) => set({ bypassBar: on ? usual.bypassBar : undefined })}
+      />
+      {cooler.bypassBar !== undefined && (
+        <DocumentNumber
+          label="Valve opens at"
+          schema="CoolerDocument"
+          field="bypassBar"
+          quantity="pressure"
+          value={cooler.bypassBar}
+          step={0.1}
+          onChange={(bypassBar) => set({ bypassBar })}
+        />
+      )}
+    </Fields>
+  );
+}
+
 /** How much of the air goes through the core instead of round it, and how much of its face gets any. */
 export function SealingAndShade() {
   const { cooler, set } = useCooler();

@@ -82,6 +82,7 @@ export function Gallery({ points }: { points: readonly Schemas['PressurePoint'][
           <th scope="col">Without cooler</th>
           <th scope="col">With it</th>
           <th scope="col">Floor</th>
+          <th scope="col">At the core</th>
         </tr>
       </thead>
       <tbody>
@@ -94,6 +95,7 @@ export function Gallery({ points }: { points: readonly Schemas['PressurePoint'][
               {show(p.galleryBar, 'pressure')}
             </td>
             <td>{show(p.floorBar, 'pressure')}</td>
+            <td>{show(p.coreBar, 'pressure')}</td>
           </tr>
         ))}
       </tbody>

@@ -104,22 +104,24 @@ public record Car(
      * @param opening factor on an oil thermostat's opening temperature in °C, above 0
      * @param sensor factor on what the oil temperature sensor shows in °C, above 0
      * @param ahead factor on the heat of what stands ahead of a core, above 0
+     * @param shear factor on the exponent of shear heat on the oil's viscosity, above 0
      */
-    public record Correction(double efficacy, double air, double opening, double sensor, double ahead) {
+    public record Correction(double efficacy, double air, double opening, double sensor, double ahead, double shear) {
         /** No log yet. */
-        public static final Correction NONE = new Correction(1, 1, 1, 1, 1);
+        public static final Correction NONE = new Correction(1, 1, 1, 1, 1, 1);
 
         /**
-         * @param byEfficacy factor on the efficacy's
-         * @param byAir factor on the air pressure's
-         * @param byOpening factor on the opening's
-         * @param bySensor factor on the sensor's
-         * @param byAhead factor on the heat ahead
+         * @param by factors on these
          * @return all of them multiplied
          */
-        public Correction times(double byEfficacy, double byAir, double byOpening, double bySensor, double byAhead) {
+        public Correction times(Correction by) {
             return new Correction(
-                    efficacy * byEfficacy, air * byAir, opening * byOpening, sensor * bySensor, ahead * byAhead);
+                    efficacy * by.efficacy,
+                    air * by.air,
+                    opening * by.opening,
+                    sensor * by.sensor,
+                    ahead * by.ahead,
+                    shear * by.shear);
         }
     }
 
@@ -213,6 +215,27 @@ public record Car(
      */
     public Car withCorrection(Correction newCorrection) {
         return changed(engine, school, losses, coolant, factoryExchanger, sensor, newCorrection);
+    }
+
+    /**
+     * @param newGauge another reading of the oil pressure
+     * @return the same car with it
+     */
+    public Car withGauge(GaugePoint newGauge) {
+        return new Car(
+                engine,
+                school,
+                oil,
+                oilVolume,
+                vehicle,
+                pump,
+                newGauge,
+                losses,
+                coolant,
+                factoryExchanger,
+                sensor,
+                limits,
+                correction);
     }
 
     /**

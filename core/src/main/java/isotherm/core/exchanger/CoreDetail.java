@@ -17,6 +17,7 @@ package isotherm.core.exchanger;
  * @param portBore inner diameter of each port, m
  * @param tank length of the tank at each end of the rows, m
  * @param endPlate thickness of the plates above and below the fins, m
+ * @param ratedPressure working pressure for which it is made, Pa above ambient; the maker's figure comes first
  */
 public record CoreDetail(
         double rowPitch,
@@ -31,19 +32,42 @@ public record CoreDetail(
         double turbulatorThickness,
         double portBore,
         double tank,
-        double endPlate) {
+        double endPlate,
+        double ratedPressure) {
 
     /** Stacked plate, the usual after-market pattern. */
     public static final CoreDetail STACKED_PLATE = new CoreDetail(
-            7.7e-3, 2.6e-3, 0.4e-3, 1.6e-3, 0.08e-3, 1.2e-3, 27, 1.6e-3, 3.0e-3, 0.2e-3, 14e-3, 20e-3, 3e-3);
+            7.7e-3, 2.6e-3, 0.4e-3, 1.6e-3, 0.08e-3, 1.2e-3, 27, 1.6e-3, 3.0e-3, 0.2e-3, 14e-3, 20e-3, 3e-3, 10e5);
 
     /** Bar and plate: thicker walls and bars leave 10 to 15 % less free air area than a stacked plate. */
     public static final CoreDetail BAR_AND_PLATE = new CoreDetail(
-            7.7e-3, 2.7e-3, 0.6e-3, 1.6e-3, 0.10e-3, 3.2e-3, 0, 1.8e-3, 3.2e-3, 0.2e-3, 14e-3, 20e-3, 3e-3);
+            7.7e-3, 2.7e-3, 0.6e-3, 1.6e-3, 0.10e-3, 3.2e-3, 0, 1.8e-3, 3.2e-3, 0.2e-3, 14e-3, 20e-3, 3e-3, 15e5);
 
     /** Tube and fin: 9.5 mm round tubes through plain fins. */
     public static final CoreDetail TUBE_AND_FIN =
-            new CoreDetail(19e-3, 8.5e-3, 0.5e-3, 2.0e-3, 0.12e-3, 0, 0, 0, 0, 0, 14e-3, 20e-3, 3e-3);
+            new CoreDetail(19e-3, 8.5e-3, 0.5e-3, 2.0e-3, 0.12e-3, 0, 0, 0, 0, 0, 14e-3, 20e-3, 3e-3, 8e5);
+
+    /**
+     * @param pascal working pressure, Pa above ambient
+     * @return the same dimensions made for it
+     */
+    public CoreDetail ratedFor(double pascal) {
+        return new CoreDetail(
+                rowPitch,
+                oilGap,
+                plate,
+                finPitch,
+                finThickness,
+                louvrePitch,
+                louvreAngle,
+                turbulatorPitch,
+                stripLength,
+                turbulatorThickness,
+                portBore,
+                tank,
+                endPlate,
+                pascal);
+    }
 
     /**
      * @param construction how the core is made

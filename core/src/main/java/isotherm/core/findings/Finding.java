@@ -62,6 +62,8 @@ public record Finding(Severity severity, Topic topic, Message what, Message why,
         OTHER_GRADE(Station.DUTY),
         /** The gallery pressure falls under its floor. */
         PRESSURE(Station.PLUMB),
+        /** The core sees more pressure at a cold start than it is made for. */
+        CORE_PRESSURE(Station.CORE),
         /** The oil is cooled at the coolant's expense. */
         COOLANT_PAYS(Station.PLACE),
         /** The coolant boils. */

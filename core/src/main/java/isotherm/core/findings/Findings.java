@@ -14,6 +14,7 @@ public final class Findings {
             new FanWouldDo(),
             new CoolantPays(),
             new LowPressure(),
+            new CorePressure(),
             new TooCold(),
             new NotNeeded(),
             new ThinFilm(),

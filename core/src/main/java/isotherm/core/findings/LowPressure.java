@@ -38,8 +38,7 @@ final class LowPressure implements Rule {
 
     private static Remedy wider(Context c, Design.Cooler f, PressureCheck.Point worst) {
         CoolerLoop l = f.loop();
-        CoolerLoop wide =
-                new CoolerLoop(bored(l.feed()), bored(l.back()), l.plateHeads(), l.thermostat(), l.extraVolume());
+        CoolerLoop wide = l.withHoses(bored(l.feed()), bored(l.back()));
         Design next = new Design(
                 Optional.of(new Design.Cooler(f.core(), f.airway(), wide, f.efficacy())),
                 c.design().keepFactoryExchanger(),

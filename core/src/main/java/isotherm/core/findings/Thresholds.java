@@ -44,6 +44,8 @@ public final class Thresholds {
     static final double COLD_TAKEN = 2;
     /** Oil that still climbs faster than this at the end has not levelled out, K/min. */
     static final double CLIMBING = 0.5;
+    /** Pressure across a loop at which its by-pass valve usually opens, Pa. */
+    public static final double BYPASS_OPENS = 1.5e5;
     /** Oil is warm enough for load from here on, K. */
     public static final double WARM_K = Units.kelvin(65);
 

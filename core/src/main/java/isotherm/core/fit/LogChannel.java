@@ -3,7 +3,7 @@ package isotherm.core.fit;
 import isotherm.core.car.Car;
 import isotherm.core.simulate.Session;
 
-/** A temperature that a logger may have kept and that teaches something about a car's oil, K. */
+/** What a logger may have kept and what teaches something about a car's oil: temperatures in K, pressures in Pa. */
 public enum LogChannel {
     /** Oil where the car's sensor sits, as it is shown. */
     OIL {
@@ -32,8 +32,40 @@ public enum LogChannel {
         double of(Session s, Car car, int cell) {
             return s.coolant()[cell];
         }
+    },
+    /** Oil pressure in the gallery above ambient. */
+    PRESSURE {
+        @Override
+        double of(Session s, Car car, int cell) {
+            return s.pressure()[cell];
+        }
+
+        @Override
+        double deviation() {
+            return PRESSURE_ERROR;
+        }
+
+        @Override
+        boolean rises() {
+            return false;
+        }
     };
 
-    /** What the session has there, K. */
+    /** Standard deviation of what the model leaves out from one reading to the next, K. */
+    private static final double TEMPERATURE_ERROR = 1.0;
+    /** The same for a pressure, Pa (default): a gauge's own error, with air in the oil and the leakage of a hot pump. */
+    private static final double PRESSURE_ERROR = 0.4e5;
+
+    /** What the session has there, in the channel's unit. */
     abstract double of(Session s, Car car, int cell);
+
+    /** Standard deviation of one reading's own error, in the channel's unit. */
+    double deviation() {
+        return TEMPERATURE_ERROR;
+    }
+
+    /** Whether what the model leaves out of a day's rise over the air is left out of it too. */
+    boolean rises() {
+        return true;
+    }
 }

@@ -34,7 +34,7 @@ public final class NextMeasurement {
     /** Readings of a channel that are looked at: more say the same again. */
     private static final int READINGS = 40;
     /** What a log may teach beside what is unsure anyway. */
-    private static final List<Factor> BESIDE = List.of(Factor.MASS, Factor.COOLANT, Factor.SENSOR);
+    private static final List<Factor> BESIDE = List.of(Factor.MASS, Factor.COOLANT, Factor.SENSOR, Factor.BEARINGS);
     /** Road speed at which a pressure is read, m/s (default, 100 km/h). */
     private static final double PRESSURE_SPEED = 100 / 3.6;
 
@@ -67,6 +67,8 @@ public final class NextMeasurement {
         OIL_LOG,
         /** The same with the coolant. */
         OIL_AND_COOLANT_LOG,
+        /** The same with the oil pressure in the gallery. */
+        OIL_AND_PRESSURE_LOG,
         /** The pressure across the core on the road. */
         CORE_PRESSURE,
         /** Oil into and out of a small borrowed cooler, with the coolant. */
@@ -123,6 +125,7 @@ public final class NextMeasurement {
             case DASH -> Optional.of(new DashReading(bare(), duty, Double.NaN, DashReading.ERROR));
             case OIL_LOG -> Optional.of(log(bare(), LogChannel.OIL));
             case OIL_AND_COOLANT_LOG -> Optional.of(log(bare(), LogChannel.OIL, LogChannel.COOLANT));
+            case OIL_AND_PRESSURE_LOG -> Optional.of(log(bare(), LogChannel.OIL, LogChannel.PRESSURE));
             case IN_AND_OUT_LOG ->
                 Optional.of(log(borrowed(), LogChannel.COOLER_IN, LogChannel.COOLER_OUT, LogChannel.COOLANT));
             case CORE_PRESSURE ->

@@ -14,8 +14,6 @@ import java.util.List;
 public final class SessionEvidence implements Evidence {
     /** Readings closer in time than this say the same thing again, s. */
     static final double CORRELATION_TIME = 10;
-    /** Standard deviation of what the model leaves out from one reading to the next, K. */
-    static final double NOISE = 1.0;
 
     private final Duty duty;
     private final Design design;
@@ -89,7 +87,7 @@ public final class SessionEvidence implements Evidence {
         for (int i = 0; i < values.length; i++) {
             Point p = points.get(i);
             values[i] = p.channel().of(s, car, p.cell());
-            rise[i] = values[i] - duty.weather().ambientK();
+            rise[i] = p.channel().rises() ? values[i] - duty.weather().ambientK() : 0;
         }
         return new Expected(values, rise);
     }
@@ -101,6 +99,6 @@ public final class SessionEvidence implements Evidence {
 
     @Override
     public double[] deviation() {
-        return points.stream().mapToDouble(p -> NOISE).toArray();
+        return points.stream().mapToDouble(p -> p.channel().deviation()).toArray();
     }
 }

@@ -7,6 +7,8 @@ import isotherm.core.fluid.Units;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 
 /**
  * Everything between the takeoff and back: sandwich plate, thermostat, two hoses and the core.
@@ -16,18 +18,54 @@ import java.util.Optional;
  * @param plateHeads velocity heads lost in plate and thermostat, on the feed bore
  * @param thermostat the thermostat, or none for oil through the core at all times
  * @param extraVolume an accumulator's or by-pass filter's oil, m³
+ * @param bypass pressure across the loop at which a by-pass valve in the plate lets oil past the core, Pa; empty without one
  */
 public record CoolerLoop(
-        Hose feed, Hose back, double plateHeads, Optional<OilThermostat> thermostat, double extraVolume) {
+        Hose feed,
+        Hose back,
+        double plateHeads,
+        Optional<OilThermostat> thermostat,
+        double extraVolume,
+        OptionalDouble bypass) {
     /** Velocity heads lost in a sandwich plate with an open thermostat (default). */
     public static final double PLATE_HEADS = 3.5;
+
+    /**
+     * A loop without a by-pass valve.
+     *
+     * @param feed hose to the core
+     * @param back hose from the core
+     * @param plateHeads velocity heads lost in plate and thermostat, on the feed bore
+     * @param thermostat the thermostat, or none for oil through the core at all times
+     * @param extraVolume an accumulator's or by-pass filter's oil, m³
+     */
+    public CoolerLoop(Hose feed, Hose back, double plateHeads, Optional<OilThermostat> thermostat, double extraVolume) {
+        this(feed, back, plateHeads, thermostat, extraVolume, OptionalDouble.empty());
+    }
 
     /**
      * @param newThermostat another thermostat, or none
      * @return the same loop with it
      */
     public CoolerLoop withThermostat(Optional<OilThermostat> newThermostat) {
-        return new CoolerLoop(feed, back, plateHeads, newThermostat, extraVolume);
+        return new CoolerLoop(feed, back, plateHeads, newThermostat, extraVolume, bypass);
+    }
+
+    /**
+     * @param newFeed hose to the core
+     * @param newBack hose from the core
+     * @return the same loop with other hoses
+     */
+    public CoolerLoop withHoses(Hose newFeed, Hose newBack) {
+        return new CoolerLoop(newFeed, newBack, plateHeads, thermostat, extraVolume, bypass);
+    }
+
+    /**
+     * @param opens pressure across the loop at which a by-pass valve opens, Pa, or none
+     * @return the same loop with it
+     */
+    public CoolerLoop withBypass(OptionalDouble opens) {
+        return new CoolerLoop(feed, back, plateHeads, thermostat, extraVolume, opens);
     }
 
     /**
@@ -137,6 +175,32 @@ public record CoolerLoop(
         return toCore(massFlow, oil.feed())
                 + core.oilPressureDrop(massFlow, oil.film())
                 + back.pressureDrop(massFlow, oil.back());
+    }
+
+    /**
+     * What the engine's oil loses on its way past the loop: a by-pass valve holds it at its setting.
+     *
+     * @param core the core
+     * @param massFlow oil mass flow that would go through the loop, kg/s
+     * @param oil the oil on its way
+     * @return pressure across the loop, Pa
+     */
+    double across(CoreModel core, double massFlow, LoopOil oil) {
+        return Math.min(pressureDrop(core, massFlow, oil), bypass.orElse(Double.POSITIVE_INFINITY));
+    }
+
+    /**
+     * @param core the core
+     * @param massFlow oil mass flow that would go through the loop, kg/s
+     * @param oil the oil on its way
+     * @return what goes through it when the by-pass valve has taken its part, kg/s
+     */
+    double through(CoreModel core, double massFlow, LoopOil oil) {
+        if (bypass.isEmpty() || pressureDrop(core, massFlow, oil) <= bypass.getAsDouble()) {
+            return massFlow;
+        }
+        return new BracketingNthOrderBrentSolver(1e-6, massFlow * 1e-7, 1, 5)
+                .solve(100, m -> pressureDrop(core, m, oil) - bypass.getAsDouble(), 0, massFlow);
     }
 
     /**

@@ -7,4 +7,12 @@ package isotherm.core.hydraulics;
  * @param rpm engine speed, 1/min, above 0
  * @param oilK oil temperature, K
  */
-public record GaugePoint(double pascal, double rpm, double oilK) {}
+public record GaugePoint(double pascal, double rpm, double oilK) {
+    /**
+     * @param factor on the pressure, above 0
+     * @return bearings that resist so much more
+     */
+    public GaugePoint times(double factor) {
+        return new GaugePoint(factor * pascal, rpm, oilK);
+    }
+}

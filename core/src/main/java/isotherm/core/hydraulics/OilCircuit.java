@@ -58,7 +58,16 @@ public final class OilCircuit {
             double reliefFlow,
             double galleryPressure,
             double loopPressureDrop,
-            List<CoolerLoop.Loss> losses) {}
+            List<CoolerLoop.Loss> losses) {
+
+        /** @return pressure that plate and feed hose take before the core, Pa */
+        public double toCore() {
+            return losses.stream()
+                    .filter(l -> l.what().equals("plate") || l.what().equals("feed hose"))
+                    .mapToDouble(CoolerLoop.Loss::pascal)
+                    .sum();
+        }
+    }
 
     /**
      * Solves flow and pressures.
@@ -89,7 +98,9 @@ public final class OilCircuit {
         double delivered = pump.flow(rpm);
         double share = loop.map(l -> l.share(lift)).orElse(0.0);
         double q = engineFlow(warmth, delivered, loop, core, share);
-        double cooler = share * q;
+        double cooler = loop.isPresent() && core.isPresent()
+                ? loop.get().through(core.get(), share * q * state.density(), warmth) / state.density()
+                : 0;
         List<CoolerLoop.Loss> losses = loop.isPresent() && core.isPresent()
                 ? loop.get().losses(core.get(), cooler * state.density(), warmth)
                 : List.of();
@@ -118,7 +129,7 @@ public final class OilCircuit {
         double bearing = bearingCoefficient * state.viscosity();
         boolean looped = loop.isPresent() && core.isPresent() && share > 0;
         double atPump = bearing * delivered
-                + (looped ? loop.get().pressureDrop(core.get(), share * delivered * state.density(), warmth) : 0);
+                + (looped ? loop.get().across(core.get(), share * delivered * state.density(), warmth) : 0);
         if (atPump <= pump.reliefPressure()) {
             return delivered;
         }
@@ -129,7 +140,7 @@ public final class OilCircuit {
                 .solve(
                         100,
                         q -> bearing * q
-                                + loop.get().pressureDrop(core.get(), share * q * state.density(), warmth)
+                                + loop.get().across(core.get(), share * q * state.density(), warmth)
                                 - pump.reliefPressure(),
                         0,
                         delivered);

@@ -33,7 +33,8 @@ public record Belief(List<Factor> factors, double[] deviation, double[][] correl
             Factor.AIR,
             Factor.AHEAD,
             Factor.RADIATOR,
-            Factor.OPENING);
+            Factor.OPENING,
+            Factor.SHEAR);
     /** What a fit of older logs has said with one factor. */
     private static final Set<Factor> PASSIVE = EnumSet.of(Factor.SUMP, Factor.BLOCK);
 

@@ -35,7 +35,11 @@ public enum Factor implements MessageTopic {
     /** Factor on the oil thermostat's opening temperature in °C: 1.5 °C of 90. */
     OPENING(0.0167),
     /** Factor on what the oil temperature sensor shows in °C: 1 °C of 100. */
-    SENSOR(0.01);
+    SENSOR(0.01),
+    /** Factor on the exponent of shear heat on the oil's viscosity: 0.2 to 0.3. */
+    SHEAR(0.2),
+    /** Factor on how much the bearings resist: a gauge is read to 10 %, and bearings are not all of one clearance. */
+    BEARINGS(0.15);
 
     /** Oil temperature at which its heat capacity is weighed against the metal's, K. */
     private static final double WARM_K = 363;
@@ -68,7 +72,7 @@ public enum Factor implements MessageTopic {
      */
     public boolean acts(Car car, Design design) {
         return switch (this) {
-            case EFFICACY, AIR -> design.cooler().isPresent();
+            case EFFICACY, AIR, BEARINGS -> design.cooler().isPresent();
             case OPENING -> design.cooler().flatMap(c -> c.loop().thermostat()).isPresent();
             case AHEAD ->
                 design.cooler().filter(c -> c.airway().heatAhead() > 0).isPresent();
@@ -101,17 +105,25 @@ public enum Factor implements MessageTopic {
                 double metal = Math.max(0, factor * (oil + l.metal()) - oil);
                 yield car.withLosses(new Car.PassiveLosses(l.still(), l.moving(), l.block(), metal, l.warmed()));
             }
-            case EFFICACY -> car.withCorrection(car.correction().times(factor, 1, 1, 1, 1));
-            case AIR -> car.withCorrection(car.correction().times(1, factor, 1, 1, 1));
-            case OPENING -> car.withCorrection(car.correction().times(1, 1, factor, 1, 1));
-            case AHEAD -> car.withCorrection(car.correction().times(1, 1, 1, 1, factor));
-            case SENSOR -> car.withCorrection(car.correction().times(1, 1, 1, factor, 1));
+            case EFFICACY -> corrected(car, factor, 1, 1, 1, 1, 1);
+            case AIR -> corrected(car, 1, factor, 1, 1, 1, 1);
+            case OPENING -> corrected(car, 1, 1, factor, 1, 1, 1);
+            case AHEAD -> corrected(car, 1, 1, 1, 1, factor, 1);
+            case SENSOR -> corrected(car, 1, 1, 1, factor, 1, 1);
+            case SHEAR -> corrected(car, 1, 1, 1, 1, 1, factor);
+            case BEARINGS -> car.withGauge(car.gauge().times(factor));
             case COOLANT ->
                 car.withCoolant(car.coolant().withHeatShare(car.coolant().heatShare() * factor));
             case RADIATOR ->
                 car.withCoolant(
                         car.coolant().withRadiator(car.coolant().radiator().times(factor)));
         };
+    }
+
+    private static Car corrected(
+            Car car, double efficacy, double air, double opening, double sensor, double ahead, double shear) {
+        return car.withCorrection(
+                car.correction().times(new Car.Correction(efficacy, air, opening, sensor, ahead, shear)));
     }
 
     private static Car losses(Car car, double sump, double block) {

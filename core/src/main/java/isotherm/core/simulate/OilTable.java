@@ -21,13 +21,16 @@ final class OilTable {
     private final double rho0;
     private final double rho1;
 
-    OilTable(Oil oil) {
+    /**
+     * @param oil the oil
+     * @param shearExponent exponent of shear heat on kinematic viscosity
+     */
+    OilTable(Oil oil, double shearExponent) {
         for (int i = 0; i < NODES; i++) {
             viscosity[i] = oil.dynamicViscosity(LOW_K + i * STEP);
             wallPower[i] = Math.pow(viscosity[i], SIEDER_TATE);
             shear[i] = Math.pow(
-                    viscosity[i] / oil.density(LOW_K + i * STEP) / HeatSchool.REFERENCE_VISCOSITY,
-                    HeatSchool.SHEAR_EXPONENT);
+                    viscosity[i] / oil.density(LOW_K + i * STEP) / HeatSchool.REFERENCE_VISCOSITY, shearExponent);
         }
         cp0 = oil.specificHeat(Units.ZERO_CELSIUS);
         cp1 = oil.specificHeat(Units.ZERO_CELSIUS + 1) - cp0;

@@ -24,6 +24,11 @@ public record PressureCheck(List<Point> points, double primeSeconds, double drai
     public static final double FLOOR_PER_1000_RPM = 0.7e5;
     /** Least gallery pressure at hot idle, Pa (default). */
     public static final double IDLE_FLOOR = 1.0e5;
+    /**
+     * How far the pressure at the pump rises over the relief valve's setting when all of its oil goes back over it, as a share
+     * of the setting (default): a plain spring needs that much to lift its piston wholly.
+     */
+    public static final double RELIEF_OVERRIDE = 0.25;
     /** Speed of the torque peak over the highest speed (default). */
     public static final double TORQUE_PEAK_SHARE = 0.6;
 
@@ -64,6 +69,8 @@ public record PressureCheck(List<Point> points, double primeSeconds, double drai
      * @param floor least pressure wanted, Pa above ambient
      * @param loop pressure loss of the loop, Pa
      * @param relief flow over the relief valve, m³/s
+     * @param core pressure at the core's inlet, Pa above ambient, with what the relief valve rises above its setting; 0 without
+     *     a cooler
      */
     public record Point(
             Kind kind,
@@ -73,7 +80,8 @@ public record PressureCheck(List<Point> points, double primeSeconds, double drai
             double bare,
             double floor,
             double loop,
-            double relief) {}
+            double relief,
+            double core) {}
 
     /**
      * @param car the car
@@ -167,7 +175,21 @@ public record PressureCheck(List<Point> points, double primeSeconds, double drai
                 bare.galleryPressure(),
                 floor,
                 with.loopPressureDrop(),
-                with.reliefFlow());
+                with.reliefFlow(),
+                core.isEmpty() ? 0 : atCore(with));
+    }
+
+    /** Pressure at the core's inlet: the pump's, less what plate and feed hose take. */
+    private static double atCore(OilCircuit.Point p) {
+        double delivered = p.engineFlow() + p.reliefFlow();
+        double pump = p.galleryPressure() + p.loopPressureDrop();
+        double raised = delivered > 0 ? 1 + RELIEF_OVERRIDE * p.reliefFlow() / delivered : 1;
+        return pump * raised - p.toCore();
+    }
+
+    /** @return the highest pressure that the core sees, Pa above ambient; 0 without a cooler */
+    public double highestAtCore() {
+        return points.stream().mapToDouble(Point::core).max().orElse(0);
     }
 
     /** @return the point that is furthest under its floor, if any is under it although the bare engine is not */

@@ -11,6 +11,7 @@ import isotherm.core.duty.Weather;
 import isotherm.core.exchanger.CoreModel;
 import isotherm.core.fluid.Oil;
 import isotherm.core.fluid.Units;
+import isotherm.core.heat.HeatSchool;
 import isotherm.core.hydraulics.CoolerLoop;
 import isotherm.core.hydraulics.OilThermostat;
 import java.util.Optional;
@@ -65,6 +66,9 @@ public final class SessionEquations {
     private final @Nullable Airway airway;
     private final Place.Stream stream;
     private final double leak;
+    /** Pressure across the loop at which its by-pass valve opens, Pa; infinite without one. */
+    private final double bypass;
+
     private final double returnMass;
     private final double returnMetal;
     private final @Nullable CoolerTable cooler;
@@ -91,7 +95,8 @@ public final class SessionEquations {
         this.ambientK = weather.ambientK();
         double pascal = weather.pressure();
         Oil fluid = design.oil().orElse(car.oil());
-        this.oil = new OilTable(fluid);
+        this.oil =
+                new OilTable(fluid, HeatSchool.SHEAR_EXPONENT * car.correction().shear());
         this.oilMass = car.oilVolume() * fluid.density15();
         this.losses = car.losses();
         this.coolant = car.coolant();
@@ -111,6 +116,10 @@ public final class SessionEquations {
         this.stream = fitted.map(c -> c.airway().place().stream()).orElse(Place.Stream.OWN);
         this.thermostat = fitted.flatMap(c -> c.loop().thermostat());
         this.controlled = thermostat.orElse(null);
+        this.bypass = fitted.stream()
+                .flatMapToDouble(c -> c.loop().bypass().stream())
+                .findFirst()
+                .orElse(Double.POSITIVE_INFINITY);
         this.leak = fitted.map(c -> c.loop().share(0)).orElse(0.0);
         this.cooler = fitted.map(c ->
                         new CoolerTable(core.get(), fluid, oil, network.get().openShare(), c.efficacy()))
@@ -162,17 +171,44 @@ public final class SessionEquations {
     /** Volume flow through the engine, m³/s. */
     double engineFlow(int cell, double oilK, double returnK, double share) {
         double q = delivered[cell];
-        double a = bearing * oil.viscosity(oilK);
+        double engine = bearing * oil.viscosity(oilK);
+        double a = engine;
         double b = 0;
         if (cooled && share > 0) {
-            double filmK = CoolerLoop.LoopOil.film(oilK, returnK, ambientK);
-            a += share * (toCore.linear(oilK) + inCore.linear(filmK) + fromCore.linear(returnK));
-            b = share * share * (toCore.quadratic(oilK) + inCore.quadratic(filmK) + fromCore.quadratic(returnK));
+            a += share * loopLinear(oilK, returnK);
+            b = share * share * loopQuadratic(oilK, returnK);
         }
-        if ((a + b * q) * q <= reliefPressure) {
+        if ((a + b * q) * q > reliefPressure) {
+            q = positiveRoot(a, b, reliefPressure);
+        }
+        if ((a - engine + b * q) * q > bypass) {
+            return Math.min(delivered[cell], (reliefPressure - bypass) / engine);
+        }
+        return q;
+    }
+
+    /** Volume flow through the cooler, m³/s: what its by-pass valve leaves of the share of the engine's. */
+    private double coolerFlow(double flow, double oilK, double returnK, double share) {
+        double q = share * flow;
+        if (bypass == Double.POSITIVE_INFINITY || q <= 0) {
             return q;
         }
-        return 2 * reliefPressure / (a + Math.sqrt(a * a + 4 * b * reliefPressure));
+        return Math.min(q, positiveRoot(loopLinear(oilK, returnK), loopQuadratic(oilK, returnK), bypass));
+    }
+
+    private double loopLinear(double oilK, double returnK) {
+        double filmK = CoolerLoop.LoopOil.film(oilK, returnK, ambientK);
+        return toCore.linear(oilK) + inCore.linear(filmK) + fromCore.linear(returnK);
+    }
+
+    private double loopQuadratic(double oilK, double returnK) {
+        double filmK = CoolerLoop.LoopOil.film(oilK, returnK, ambientK);
+        return toCore.quadratic(oilK) + inCore.quadratic(filmK) + fromCore.quadratic(returnK);
+    }
+
+    /** The flow whose a·q + b·q² is so much. */
+    private static double positiveRoot(double a, double b, double pascal) {
+        return 2 * pascal / (a + Math.sqrt(a * a + 4 * b * pascal));
     }
 
     /**
@@ -232,7 +268,7 @@ public final class SessionEquations {
             if (stream == Place.Stream.BEHIND_RADIATOR && airRate > 0) {
                 airInK += valve * coveredK * (coolantK - ambientK) / airRate;
             }
-            double mass = rho * flow * share;
+            double mass = rho * coolerFlow(flow, oilK, returnK, share);
             cooling = cooler.heat(mass, oilK, returnK, airRate, conductance, airInK);
             carried = mass * (oil.enthalpy(oilK) - oil.enthalpy(returnK));
             if (stream == Place.Stream.AHEAD_OF_RADIATOR && airRate > 0) {

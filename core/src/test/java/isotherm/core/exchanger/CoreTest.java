@@ -77,7 +77,8 @@ class CoreTest {
                         d.turbulatorThickness(),
                         d.portBore(),
                         d.tank(),
-                        d.endPlate()));
+                        d.endPlate(),
+                        d.ratedPressure()));
         CoreModel a = new CoreModel(usual);
         CoreModel b = new CoreModel(dense);
         assertThat(b.airConductance(0.3, 310)).isGreaterThan(a.airConductance(0.3, 310));

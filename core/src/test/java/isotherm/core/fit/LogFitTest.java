@@ -20,6 +20,7 @@ import isotherm.core.simulate.Prediction;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -91,17 +92,36 @@ class LogFitTest {
         Design cooled = DemoCars.design(16, Place.GRILLE_AHEAD);
         Made made = made(1.1, 1.0, cooled, 7);
         LogFit.Result r = LogFit.fit(CAR, cooled, made.log(), made.oilK(), Optional.empty());
-        assertThat(r.estimates()).hasSize(12);
+        assertThat(r.estimates()).hasSize(14);
         assertThat(r.notes())
                 .anySatisfy(w -> assertThat(w.key()).isIn(FitNote.TIED.key("text"), FitNote.LITTLE.key("text")));
-        for (int i = 0; i < 12; i++) {
+        for (int i = 0; i < 14; i++) {
             assertThat(r.correlation()[i][i]).isCloseTo(1, within(1e-9));
-            for (int j = 0; j < 12; j++) {
+            for (int j = 0; j < 14; j++) {
                 assertThat(r.correlation()[i][j])
                         .isBetween(-1.0 - 1e-9, 1.0 + 1e-9)
                         .isCloseTo(r.correlation()[j][i], within(1e-9));
             }
         }
+    }
+
+    @Test
+    void theGallerysPressureTeachesTheBearings() {
+        Car worn = Factor.BEARINGS.scale(CAR, 0.8);
+        DemandTrace d = DemoCars.session(12).demand(CAR.vehicle(), CAR.engine());
+        Session s = Simulator.run(
+                worn, d, DemoCars.DAY, Design.NO_COOLER, Duty.Start.WARM.oilK(), Duty.Start.WARM.coolantK());
+        LogDuty log = DemoCars.log(d, Duty.Start.WARM, DemoCars.DAY);
+        SessionEvidence session = LogFit.session(CAR, Design.NO_COOLER, log, s.oil(), Optional.empty());
+        LogFit.Estimate untold = of(LogFit.fit(CAR, log, session, List.of()), Factor.HEAT);
+        assertThat(session.add(LogChannel.PRESSURE, log, s.pressure())).isGreaterThan(50);
+        LogFit.Result r = LogFit.fit(CAR, log, session, List.of());
+        LogFit.Estimate bearings = of(r, Factor.BEARINGS);
+        assertThat(bearings.factor()).isCloseTo(0.8, within(3 * bearings.standardError()));
+        assertThat(bearings.standardError()).isLessThan(0.3 * bearings.prior());
+        assertThat(r.car().gauge().pascal())
+                .isCloseTo(bearings.factor() * CAR.gauge().pascal(), within(1.0));
+        assertThat(of(r, Factor.HEAT).factor()).as("and bends nothing else").isCloseTo(untold.factor(), within(0.02));
     }
 
     @Test
@@ -166,11 +186,11 @@ class LogFitTest {
         Design cooled = DemoCars.design(16, Place.GRILLE_AHEAD);
         Made made = made(1.1, 1.0, Design.NO_COOLER, 11);
         LogFit.Result r = LogFit.fit(CAR, Design.NO_COOLER, made.log(), made.oilK(), Optional.empty());
-        Prediction before = Prediction.of(CAR, DemoCars.session(8), Design.NO_COOLER, Belief.prior(), 60, 1);
-        Prediction after = Prediction.of(r.car(), DemoCars.session(8), Design.NO_COOLER, r.belief(), 60, 1);
+        Prediction before = Prediction.of(CAR, DemoCars.session(8), Design.NO_COOLER, Belief.prior(), 400, 1);
+        Prediction after = Prediction.of(r.car(), DemoCars.session(8), Design.NO_COOLER, r.belief(), 400, 1);
         assertThat(after.peakHigh() - after.peakLow()).isLessThan(0.3 * (before.peakHigh() - before.peakLow()));
         // The cooler is still unknown: its own priors stay.
-        Prediction fitted = Prediction.of(r.car(), DemoCars.session(8), cooled, r.belief(), 60, 1);
+        Prediction fitted = Prediction.of(r.car(), DemoCars.session(8), cooled, r.belief(), 400, 1);
         assertThat(fitted.peakHigh() - fitted.peakLow()).isGreaterThan(after.peakHigh() - after.peakLow());
     }
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import isotherm.core.fluid.Oil;
 import isotherm.core.fluid.Units;
+import isotherm.core.heat.HeatSchool;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -17,7 +18,7 @@ class OilTableTest {
     @ParameterizedTest
     @MethodSource("oils")
     void tableFollowsTheOilFromAFrozenStartToTooHot(Oil oil) {
-        OilTable table = new OilTable(oil);
+        OilTable table = new OilTable(oil, HeatSchool.SHEAR_EXPONENT);
         double before = Double.POSITIVE_INFINITY;
         for (double c = -30; c <= 180; c += 0.7) {
             double k = Units.kelvin(c);

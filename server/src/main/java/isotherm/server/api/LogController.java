@@ -161,7 +161,13 @@ class LogController {
     private TeachingSolver.Logged logged(UUID id, DesignDocument design) {
         DrivenLog driven = logs.driven(id);
         return new TeachingSolver.Logged(
-                design, driven.duty(), logs.log(id).sensor(), driven.oilC(), driven.backC(), driven.coolantC());
+                design,
+                driven.duty(),
+                logs.log(id).sensor(),
+                driven.oilC(),
+                driven.backC(),
+                driven.coolantC(),
+                driven.pressureBar());
     }
 
     /** Before and after: two logs held against each other, and each against the model. */

@@ -12,6 +12,7 @@ import isotherm.core.hydraulics.CoolerLoop;
 import isotherm.core.hydraulics.Hose;
 import isotherm.core.hydraulics.OilThermostat;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /** The way of a cooler into {@code core} and out of it. */
 final class CoolerMapper {
@@ -28,7 +29,7 @@ final class CoolerMapper {
                 c.ports(),
                 c.detail() == null
                         ? CoreDetail.typical(c.construction())
-                        : c.detail().toCore());
+                        : c.detail().toCore(c.construction()));
         Airway airway = new Airway(
                 c.place(),
                 c.place().cpIn(),
@@ -55,7 +56,8 @@ final class CoolerMapper {
                                 Units.kelvin(t.fullC() == null ? t.opensC() + OilThermostat.SPAN : t.fullC()),
                                 t.leakPercent() == null ? OilThermostat.LEAK : t.leakPercent() / 100,
                                 t.site() == null ? OilThermostat.Site.PLATE : t.site())),
-                c.extraVolumeL() == null ? 0 : c.extraVolumeL() * 1e-3);
+                c.extraVolumeL() == null ? 0 : c.extraVolumeL() * 1e-3,
+                c.bypassBar() == null ? OptionalDouble.empty() : OptionalDouble.of(c.bypassBar() * 1e5));
         return new Design.Cooler(
                 core, airway, loop, c.efficacyPercent() == null ? CoreModel.EFFICACY : c.efficacyPercent() / 100);
     }
@@ -110,6 +112,7 @@ final class CoolerMapper {
                 document(loop.back()),
                 rounded(loop.plateHeads()),
                 rounded(loop.extraVolume() * 1e3),
+                loop.bypass().isPresent() ? (Double) rounded(loop.bypass().getAsDouble() / 1e5) : null,
                 null);
     }
 

@@ -86,6 +86,13 @@ public record DesignDocument(
                     Double plateHeads,
             @Missing("0") @Quantity(value = "oil in an accumulator or by-pass filter", min = 0, max = 10, unit = "L")
                     Double extraVolumeL,
+            @Missing("no by-pass valve")
+                    @Quantity(
+                            value = "pressure across the cooler circuit at which its by-pass valve opens",
+                            min = 0.2,
+                            max = 6,
+                            unit = "bar")
+                    Double bypassBar,
             @Missing("not drawn") @Text("where it sits in the nose as measured") PlacementDocument placement) {}
 
     /** Where a core sits in the nose as measured. */
@@ -150,7 +157,10 @@ public record DesignDocument(
             @Missing("20 mm") @Quantity(value = "tank at each end of the rows", min = 0, max = 120, unit = "mm")
                     Double tankMm,
             @Missing("3 mm") @Quantity(value = "plate above and below the fins", min = 0, max = 30, unit = "mm")
-                    Double endPlateMm) {
+                    Double endPlateMm,
+            @Missing("typical of the construction")
+                    @Quantity(value = "working pressure that its maker gives", min = 2, max = 60, unit = "bar")
+                    Double ratedBar) {
 
         public void check(String path, Construction construction, List<Problem> problems) {
             if (oilGapMm + 2 * plateMm >= rowPitchMm - 1) {
@@ -185,7 +195,11 @@ public record DesignDocument(
             }
         }
 
-        public CoreDetail toCore() {
+        /**
+         * @param construction how the core is made
+         * @return the dimensions for {@code core}
+         */
+        public CoreDetail toCore(Construction construction) {
             return new CoreDetail(
                     rowPitchMm * 1e-3,
                     oilGapMm * 1e-3,
@@ -199,7 +213,8 @@ public record DesignDocument(
                     turbulatorThicknessMm * 1e-3,
                     portBoreMm * 1e-3,
                     tankMm == null ? CoreDetail.STACKED_PLATE.tank() : tankMm * 1e-3,
-                    endPlateMm == null ? CoreDetail.STACKED_PLATE.endPlate() : endPlateMm * 1e-3);
+                    endPlateMm == null ? CoreDetail.STACKED_PLATE.endPlate() : endPlateMm * 1e-3,
+                    ratedBar == null ? CoreDetail.typical(construction).ratedPressure() : ratedBar * 1e5);
         }
 
         static DetailDocument of(CoreDetail d) {
@@ -216,7 +231,8 @@ public record DesignDocument(
                     CoolerMapper.rounded(d.turbulatorThickness() * 1e3),
                     CoolerMapper.rounded(d.portBore() * 1e3),
                     CoolerMapper.rounded(d.tank() * 1e3),
-                    CoolerMapper.rounded(d.endPlate() * 1e3));
+                    CoolerMapper.rounded(d.endPlate() * 1e3),
+                    CoolerMapper.rounded(d.ratedPressure() / 1e5));
         }
     }
 
@@ -344,6 +360,7 @@ public record DesignDocument(
                         c.back(),
                         c.plateHeads(),
                         c.extraVolumeL(),
+                        c.bypassBar(),
                         kept),
                 keepFactoryExchanger,
                 oil,

@@ -147,6 +147,7 @@ public record PresetsDocument(
      * @param thermostatSpanK from a thermostat's opening to its full opening, °C
      * @param leakPercent share that passes a thermostat when shut
      * @param efficacyPercent share of the computed conductance that a core reaches
+     * @param bypassBar pressure across the circuit at which a by-pass valve opens
      * @param plateHeads velocity heads lost in a takeoff
      * @param coolantSharePercent heat into the coolant over brake power
      * @param warmC oil may be loaded from here on
@@ -160,6 +161,7 @@ public record PresetsDocument(
             double thermostatSpanK,
             double leakPercent,
             double efficacyPercent,
+            double bypassBar,
             double plateHeads,
             double coolantSharePercent,
             double warmC,
@@ -172,6 +174,7 @@ public record PresetsDocument(
                 OilThermostat.SPAN,
                 OilThermostat.LEAK * 100,
                 CoreModel.EFFICACY * 100,
+                Thresholds.BYPASS_OPENS / 1e5,
                 CoolerLoop.PLATE_HEADS,
                 Coolant.HEAT_SHARE * 100,
                 Rounding.celsius(Thresholds.WARM_K),

@@ -61,7 +61,7 @@ public record CorePartDocument(
                         passes,
                         Finish.BARE,
                         Ports.UP,
-                        detail == null ? CoreDetail.typical(construction) : detail.toCore()),
+                        detail == null ? CoreDetail.typical(construction) : detail.toCore(construction)),
                 price);
     }
 

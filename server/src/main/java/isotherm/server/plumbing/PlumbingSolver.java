@@ -217,7 +217,13 @@ public final class PlumbingSolver {
         }
         Design.Cooler c = g.design().cooler().orElseThrow();
         CoolerLoop loop =
-                new CoolerLoop(feed.get(), back.get(), plan.heads(), c.loop().thermostat(), plan.extraVolume());
+                new CoolerLoop(
+                feed.get(),
+                back.get(),
+                plan.heads(),
+                c.loop().thermostat(),
+                plan.extraVolume(),
+                c.loop().bypass());
         return Optional.of(new Design(
                 Optional.of(new Design.Cooler(c.core(), c.airway(), loop, c.efficacy())),
                 g.design().keepFactoryExchanger(),

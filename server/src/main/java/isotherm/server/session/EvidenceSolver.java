@@ -30,13 +30,17 @@ public final class EvidenceSolver {
         return TeachingSolver.fit(
                 q.car(),
                 List.of(new TeachingSolver.Logged(
-                        q.design(), q.duty(), q.car().sensor(), q.oilC(), null, q.coolantC())));
+                        q.design(), q.duty(), q.car().sensor(), q.oilC(), null, q.coolantC(), null)));
     }
 
     static double[] kelvin(List<Double> celsius) {
         return celsius.stream()
                 .mapToDouble(v -> v < DROPPED ? Double.NaN : Units.kelvin(v))
                 .toArray();
+    }
+
+    static double[] pascal(List<Double> bar) {
+        return bar.stream().mapToDouble(v -> v < DROPPED ? Double.NaN : v * 1e5).toArray();
     }
 
     /**

@@ -232,6 +232,7 @@ public record OutcomeDocument(
      * @param engineLPerMin flow through the engine
      * @param coolerLPerMin flow through the core
      * @param reliefLPerMin flow back over the relief valve
+     * @param coreBar pressure at the core's inlet, with what the relief valve rises above its setting; 0 without a cooler
      * @param galleryBar gallery pressure
      * @param bareGalleryBar gallery pressure without the loop
      * @param losses loss of the loop by component
@@ -274,7 +275,8 @@ public record OutcomeDocument(
             double bareGalleryBar,
             double floorBar,
             double loopBar,
-            double reliefLPerMin) {}
+            double reliefLPerMin,
+            double coreBar) {}
 
     /**
      * The session in time; all lists are equally long.

@@ -238,7 +238,8 @@ public final class Solver {
                         Rounding.round(p.bare() / 1e5, 2),
                         Rounding.round(p.floor() / 1e5, 2),
                         Rounding.round(p.loop() / 1e5, 2),
-                        Rounding.round(p.relief() * 6e4, 1)))
+                        Rounding.round(p.relief() * 6e4, 1),
+                        Rounding.round(p.core() / 1e5, 2)))
                 .toList();
     }
 

@@ -45,6 +45,7 @@ public final class TeachingSolver {
      * @param oilC oil temperature at the log's times; −999 where it dropped out; null when not logged
      * @param backC oil from the cooler in the same way
      * @param coolantC coolant temperature in the same way
+     * @param pressureBar oil pressure in the gallery in the same way, of the oil that is in the car
      */
     public record Logged(
             DesignDocument design,
@@ -52,7 +53,8 @@ public final class TeachingSolver {
             Car.SensorPlace sensor,
             List<Double> oilC,
             List<Double> backC,
-            List<Double> coolantC) {}
+            List<Double> coolantC,
+            List<Double> pressureBar) {}
 
     /**
      * Always from the car as it was before any log, so that a second fit does not count the first one twice.
@@ -101,6 +103,9 @@ public final class TeachingSolver {
         }
         if (logged.backC() != null && logged.design().cooler() != null) {
             session.add(LogChannel.COOLER_OUT, log, EvidenceSolver.kelvin(logged.backC()));
+        }
+        if (logged.pressureBar() != null) {
+            session.add(LogChannel.PRESSURE, log, EvidenceSolver.pascal(logged.pressureBar()));
         }
         return session;
     }
