@@ -53,7 +53,8 @@ const Steps = styled(Group)`
 
 interface QuantityFieldProps {
   readonly label: string;
-  readonly value: number;
+  /** Undefined as long as nothing has been measured. */
+  readonly value: number | undefined;
   readonly onChange: (value: number) => void;
   readonly min: number;
   readonly max: number;
@@ -70,7 +71,7 @@ export function QuantityField(props: QuantityFieldProps) {
   const { units } = usePreferences();
   const choice = quantity ? units[quantity] : 0;
   const digits = props.digits ?? (quantity ? undefined : step < 0.1 ? 2 : step < 1 ? 1 : 0);
-  const shown = formatNumber(value, quantity, choice, digits);
+  const shown = value === undefined ? '' : formatNumber(value, quantity, choice, digits);
   const [draft, setDraft] = useState<string | undefined>(undefined);
   const unit = quantity ? symbol(quantity, choice) : (suffix ?? '');
 
@@ -78,7 +79,7 @@ export function QuantityField(props: QuantityFieldProps) {
   const inRange = parsed !== undefined && parsed >= min - 1e-9 && parsed <= max + 1e-9;
   const bounds = `${formatNumber(min, quantity, choice, digits)} to ${formatNumber(max, quantity, choice, digits)} ${unit}`;
   const wrong =
-    draft === undefined || inRange
+    draft === undefined || inRange || (draft === '' && value === undefined)
       ? undefined
       : parsed === undefined
         ? `${label}: a number from ${bounds} is expected`
@@ -91,7 +92,7 @@ export function QuantityField(props: QuantityFieldProps) {
     }
   };
   const move = (direction: number) => {
-    const from = parsed ?? value;
+    const from = parsed ?? value ?? min;
     const moved = Math.round((from + direction * step) / step) * step;
     onChange(Math.max(min, Math.min(max, Number(moved.toFixed(6)))));
     setDraft(undefined);
@@ -116,7 +117,12 @@ export function QuantityField(props: QuantityFieldProps) {
         {unit && <span aria-hidden>, {unit}</span>}
       </FieldLabel>
       <Steps>
-        <Button aria-label={`Less: ${label}`} excludeFromTabOrder isDisabled={value <= min} onPress={() => move(-1)}>
+        <Button
+          aria-label={`Less: ${label}`}
+          excludeFromTabOrder
+          isDisabled={value === undefined || value <= min}
+          onPress={() => move(-1)}
+        >
           −
         </Button>
         <Input
@@ -125,12 +131,17 @@ export function QuantityField(props: QuantityFieldProps) {
           autoComplete="off"
           role="spinbutton"
           aria-valuenow={value}
-          aria-valuetext={`${shown} ${unit}`}
+          aria-valuetext={value === undefined ? 'not measured yet' : `${shown} ${unit}`}
           aria-valuemin={min}
           aria-valuemax={max}
           onKeyDown={keys}
         />
-        <Button aria-label={`More: ${label}`} excludeFromTabOrder isDisabled={value >= max} onPress={() => move(1)}>
+        <Button
+          aria-label={`More: ${label}`}
+          excludeFromTabOrder
+          isDisabled={value !== undefined && value >= max}
+          onPress={() => move(1)}
+        >
           +
         </Button>
       </Steps>

@@ -7,7 +7,7 @@ interface Props<S extends keyof Schemas> {
   readonly label: string;
   readonly schema: S;
   readonly field: keyof Schemas[S] & string;
-  readonly value: number;
+  readonly value: number | undefined;
   readonly step: number;
   readonly quantity?: Quantity;
   readonly suffix?: string;

@@ -4,7 +4,7 @@ import styled, { useTheme } from 'styled-components';
 import type { Schemas } from '../api/client';
 import { usePreferences } from '../preferences/preferences';
 import { Picture } from '../kit/layout';
-import { whole, windowOf, worst } from './bayWindow';
+import { whole, windowOf, worst, type Room } from './bayWindow';
 import { useWidth } from './useWidth';
 
 type Point = Schemas['PointDocument'];
@@ -33,8 +33,9 @@ const Frame = styled(Picture)`
 `;
 
 interface Props {
-  readonly bay: Schemas['BayDocument'];
+  readonly bay: Room;
   readonly boxes: readonly Box[];
+  readonly holes: Schemas['BayDocument']['holes'];
   readonly lines: readonly Line[];
   readonly points: Record<Which, readonly Point[]>;
   readonly marked: string | undefined;
@@ -62,7 +63,7 @@ interface View {
 
 /** The bay to scale from above and from the side, with both hoses in it; way-points are dragged or moved by keys. */
 export function BayPicture(props: Props) {
-  const { bay, boxes, lines, points, marked, closer, dragged, mostHeight, onMove, onDrag } = props;
+  const { bay, boxes, holes, lines, points, marked, closer, dragged, mostHeight, onMove, onDrag } = props;
   const theme = useTheme();
   const { show } = usePreferences();
   const [ref, width] = useWidth();
@@ -216,7 +217,7 @@ export function BayPicture(props: Props) {
                 fill="none"
                 stroke={theme.line}
               />
-              {bay.holes.map((hole) => {
+              {holes.map((hole) => {
                 const [x, y] = view.at(hole);
                 return (
                   <g key={hole.name}>
@@ -322,11 +323,11 @@ function Hose({ line, view }: { line: Line; view: View }) {
         .join(',')}`,
   );
   const d = [
-    `M${view.at(line.fromPort).join(',')}`,
+    line.fromPort ? `M${view.at(line.fromPort).join(',')}` : '',
     ...path.map((s) => s.replace('M', 'L')),
-    `L${view.at(line.toPort).join(',')}`,
+    line.toPort ? `L${view.at(line.toPort).join(',')}` : '',
   ].join(' ');
-  const ends = [line.fromPort, line.toPort].map(view.at);
+  const ends = [line.fromPort, line.toPort].filter((p) => p !== undefined).map(view.at);
   const dash = line.found ? undefined : '6 4';
   // The two names stand apart where the hoses run together.
   const middle = line.points[Math.floor(line.points.length * (line.name === 'feed' ? 0.3 : 0.6))];

@@ -4,7 +4,7 @@ import { Findings } from '../Findings';
 
 import { Held, useBench } from '../../bench/workbench';
 import { DocumentNumber } from '../../kit/fields';
-import { Button, Fold, Heading, Muted, Slide } from '../../kit/kit';
+import { Button, Fold, Slide } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
 import { CorePicture } from '../../pictures/CorePicture';
 import { TimeTrace } from '../../pictures/TimeTrace';
@@ -15,10 +15,10 @@ import { PriceOfCore } from './PriceOfCore';
 import { AirFields, MakeFields, OilOfDesign } from './CoreFields';
 import { CoreFigures } from './CoreFigures';
 import { ColdRoad } from './ColdRoad';
+import { AddCore } from './AddCore';
 import { ThermostatFields, useCooler } from './coolerFields';
 import { MapPanel } from './MapPanel';
 import { TwoSchools } from './TwoSchools';
-import { usePresets } from '../../bench/presets';
 
 /** The hot session, and beside it the cold road. */
 const Beside = styled.div`
@@ -32,21 +32,14 @@ const SLIDER_LOW = 7;
 const SLIDER_HIGH = 34;
 
 export function CoreStation() {
-  const { starts } = usePresets();
-  const { car, design, changeDesign, outcome } = useBench();
+  const { car, outcome } = useBench();
 
   const { cooler, set } = useCooler();
   const [catalogue, setCatalogue] = useState(false);
   if (!cooler) {
     return (
       <Station
-        choices={
-          <>
-            <Heading>No cooler in this design</Heading>
-            <Muted>The car as it is. Add a core to see what it would change.</Muted>
-            <Button onPress={() => changeDesign({ ...design, cooler: starts.cooler })}>Add a core</Button>
-          </>
-        }
+        choices={<AddCore why="The car as it is. Add a core to see what it would change." />}
         pictures={outcome && <TimeTrace outcome={outcome} car={car} height={330} cooled={false} />}
         side={<Findings />}
       />

@@ -17,6 +17,7 @@ import { NoseEditor, type Marked } from './NoseEditor';
 import { snapLines, snapped } from './snap';
 import { AirBySpeed, FitFigures, PlacesCompared, TemplateFiles } from './PlacePanels';
 import { AirflowAssumptions } from './AirflowAssumptions';
+import { AddCore } from '../core/AddCore';
 import { PlacementFields } from './PlacementFields';
 import { Mounts, Placement } from './Mounts';
 
@@ -32,10 +33,7 @@ export function PlaceStation() {
   ) : (
     <Station
       choices={
-        <>
-          <Heading>No cooler in this design</Heading>
-          <Muted>Add a core on the Core station first; then it can be placed.</Muted>
-        </>
+        <AddCore why="Add one, and its opening, its sealing and its shade can be judged here, by eye or by tape." />
       }
       pictures={null}
       side={<Findings />}

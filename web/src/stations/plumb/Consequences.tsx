@@ -26,31 +26,40 @@ const List = styled.ul`
 export function Consequences({ plumbed, onTurn }: { plumbed: Plumbed; onTurn: (clockDeg: number) => void }) {
   const money = useMoney();
   const { say, show } = usePreferences();
-  const figures = plumbed.figures;
+  const { figures, fit } = plumbed;
   return (
     <>
       <section aria-label="Fit of the takeoff" style={{ display: 'flex', flexDirection: 'column', gap: 10 }}>
-        <Heading>{plumbed.fit.misfits.length === 0 ? 'The takeoff fits' : 'The takeoff does not fit'}</Heading>
-        {plumbed.fit.misfits.length === 0 && (
+        {fit ? (
+          <>
+            <Heading>{fit.misfits.length === 0 ? 'The takeoff fits' : 'The takeoff does not fit'}</Heading>
+            {fit.misfits.length === 0 && (
+              <Muted>
+                {show(fit.engagementMm, 'length')} of thread hold it, {show(fit.stackMm, 'length')} of stack. The two
+                gaskets never lie on each other.
+              </Muted>
+            )}
+            <List>
+              {fit.misfits.map((m) => (
+                <li key={say(m.what)}>
+                  <b>✕ {say(m.what)}</b>
+                  <p>{say(m.why)}</p>
+                  <p>{say(m.remedy)}.</p>
+                  {m.kind === 'PORT_TOWARDS' && fit.freeClockDeg !== undefined && (
+                    <Button onPress={() => onTurn(fit.freeClockDeg ?? 0)}>
+                      Turn it to {show(fit.freeClockDeg, 'angle')}
+                    </Button>
+                  )}
+                </li>
+              ))}
+            </List>
+          </>
+        ) : (
           <Muted>
-            {show(plumbed.fit.engagementMm, 'length')} of thread hold it, {show(plumbed.fit.stackMm, 'length')} of
-            stack. The two gaskets never lie on each other.
+            Whether the takeoff goes onto the engine is not looked at yet: compare its thread and gasket with the
+            filter’s.
           </Muted>
         )}
-        <List>
-          {plumbed.fit.misfits.map((m) => (
-            <li key={say(m.what)}>
-              <b>✕ {say(m.what)}</b>
-              <p>{say(m.why)}</p>
-              <p>{say(m.remedy)}.</p>
-              {m.kind === 'PORT_TOWARDS' && plumbed.fit.freeClockDeg !== undefined && (
-                <Button onPress={() => onTurn(plumbed.fit.freeClockDeg ?? 0)}>
-                  Turn it to {show(plumbed.fit.freeClockDeg, 'angle')}
-                </Button>
-              )}
-            </li>
-          ))}
-        </List>
         {plumbed.lines
           .filter((l) => !l.found)
           .map((l) => (

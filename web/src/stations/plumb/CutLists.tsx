@@ -5,6 +5,8 @@ import { useBench } from '../../bench/workbench';
 import { Button, Fold, Heading, Muted, Row } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import { download } from '../../bench/download';
+import { usePresets } from '../../bench/presets';
+import { word } from '../../words/words';
 import type { Line, Plumbed } from './usePlumbing';
 
 const Steps = styled.ol`
@@ -18,7 +20,9 @@ const Steps = styled.ol`
 /** What is cut, marked and turned, line beside line, and the order of work. */
 export function CutLists({ plumbed }: { plumbed: Plumbed }) {
   const { paper, say, show } = usePreferences();
-  const { car, duty, design } = useBench();
+  const { car, duty, design: kept } = useBench();
+  const { starts } = usePresets();
+  const design = { ...kept, plumbing: kept.plumbing ?? starts.plumbing };
   const [problem, setProblem] = useState<string>();
   const lines = plumbed.lines;
   const mm = (v: number | undefined) => (v === undefined ? '–' : show(v, 'length'));
@@ -94,29 +98,41 @@ export function CutLists({ plumbed }: { plumbed: Plumbed }) {
               <td key={l.name}>{l.cut?.twistDeg === undefined ? '–' : `${l.cut.twistDeg.toFixed(0)}°`}</td>
             ))}
           </tr>
-          <tr>
-            <th scope="row">Tightest bend</th>
-            {lines.map((l) => (
-              <td key={l.name}>{mm(l.leastRadiusMm)}</td>
-            ))}
-          </tr>
-          <tr>
-            <th scope="row">Through</th>
-            {lines.map((l) => (
-              <td key={l.name}>
-                {l.holes.length === 0
-                  ? 'no hole'
-                  : l.holes.map((h) => `${h.name}${h.endPasses ? '' : ', bare, ends on after'}`).join('; ')}
-              </td>
-            ))}
-          </tr>
+          {plumbed.level !== 'WIRE' && (
+            <tr>
+              <th scope="row">A wire along it measures</th>
+              {lines.map((l) => (
+                <td key={l.name}>{mm(l.cut?.wireMm)}</td>
+              ))}
+            </tr>
+          )}
+          {plumbed.level !== 'WIRE' && (
+            <>
+              <tr>
+                <th scope="row">Tightest bend</th>
+                {lines.map((l) => (
+                  <td key={l.name}>{mm(l.leastRadiusMm)}</td>
+                ))}
+              </tr>
+              <tr>
+                <th scope="row">Through</th>
+                {lines.map((l) => (
+                  <td key={l.name}>
+                    {l.holes.length === 0
+                      ? 'no hole'
+                      : l.holes.map((h) => `${h.name}${h.endPasses ? '' : ', bare, ends on after'}`).join('; ')}
+                  </td>
+                ))}
+              </tr>
+            </>
+          )}
         </tbody>
       </FigureTable>
       <Muted>
         {plumbed.hoseToBuyM > 0 &&
           `Buy ${show(plumbed.hoseToBuyM, 'distance', 1)} of hose; ${show(plumbed.offcutM * 1000, 'length')} is left over. `}
         {plumbed.pairedMm > 60 && `They run side by side for ${show(plumbed.pairedMm, 'length')}: separators there. `}
-        Lengths are estimates from taped positions; run a wire along the route before the first cut.
+        {word('plumbingLevel', plumbed.level, 'rough')}
       </Muted>
       <div>
         {lines.map(

@@ -10,11 +10,13 @@ import type { Plumbing } from './usePlumbing';
 /** Takeoff, hose and the core's ports, and what the fittings are chosen by. */
 export function HoseChoice(props: {
   plumbing: Plumbing;
+  /** Whether it is known where the filter is. */
+  placed: boolean;
   takeoffs: readonly Schemas['TakeoffDocument'][];
   hoses: readonly Schemas['HosePartDocument'][];
   onChange: (change: Partial<Plumbing>) => void;
 }) {
-  const { plumbing, takeoffs, hoses, onChange } = props;
+  const { plumbing, placed, takeoffs, hoses, onChange } = props;
   const { show } = usePreferences();
   const hose = hoses.find((h) => h.number === plumbing.hose);
   const takeoff = takeoffs.find((t) => t.number === plumbing.takeoff);
@@ -33,15 +35,17 @@ export function HoseChoice(props: {
         onChange={(next) => onChange({ takeoff: next })}
       />
       <Fields>
-        <DocumentNumber
-          label="Clock angle"
-          schema="PlumbingDocument"
-          field="clockDeg"
-          suffix="°"
-          value={plumbing.clockDeg}
-          step={5}
-          onChange={(clockDeg) => onChange({ clockDeg })}
-        />
+        {placed && (
+          <DocumentNumber
+            label="Clock angle"
+            schema="PlumbingDocument"
+            field="clockDeg"
+            suffix="°"
+            value={plumbing.clockDeg}
+            step={5}
+            onChange={(clockDeg) => onChange({ clockDeg })}
+          />
+        )}
         <DocumentNumber
           label="Engine movement allowance"
           schema="PlumbingDocument"

@@ -2,82 +2,52 @@ import { loopLossBar } from '../loopLoss';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 
-import type { Schemas } from '../../api/client';
+import { ApiError } from '../../api/client';
 import { queries } from '../../api/queries';
-import { Findings } from '../Findings';
-import { usePreferences } from '../../preferences/preferences';
+import { usePresets } from '../../bench/presets';
 import { Held, useBench } from '../../bench/workbench';
-
-import { Button, Fold, Heading, Muted, Row, Toggle } from '../../kit/kit';
-
+import { Button, Fold, Heading, Muted, Pick, Row, Toggle } from '../../kit/kit';
 import { BayPicture, type Which } from '../../pictures/BayPicture';
+import { roomOf, type Room } from '../../pictures/bayWindow';
+import { BenchPicture } from '../../pictures/BenchPicture';
 import { PressureBar } from '../../pictures/PressureBar';
-import { useCooler } from '../core/coolerFields';
+import { usePreferences } from '../../preferences/preferences';
+import { word } from '../../words/words';
+import { Findings } from '../Findings';
 import { Station } from '../Station';
+import { AddCore } from '../core/AddCore';
+import { useCooler } from '../core/coolerFields';
+import { PlacementFields } from '../place/PlacementFields';
 import { BayEditor } from './BayEditor';
 import { BayStart, StandEditor } from './StandEditor';
 import { Bill } from './Bill';
 import { Chains } from './Chains';
 import { Consequences } from './Consequences';
-import { HoseChoice } from './HoseChoice';
 import { CutLists } from './CutLists';
+import { EndsFields } from './EndsFields';
+import { HoseChoice } from './HoseChoice';
 import { PartList } from './PartList';
-import { usePlumbing, type Point } from './usePlumbing';
 import { Accessories, Gallery, SizesCompared, WhenSeen } from './PlumbPanels';
+import { LEVELS, usePlumbing, type Level, type Plumbing, type Point } from './usePlumbing';
+import { WireFields } from './WireFields';
 import { POINTS, WayPoints, middleOf } from './WayPoints';
-
-import { usePresets } from '../../bench/presets';
 
 /** How the oil gets to the core and back. */
 export function PlumbStation() {
-  const { starts } = usePresets();
-  const { car, design, changeDesign } = useBench();
-  const missing = !design.cooler
-    ? ['No cooler in this design', 'Add a core on the Core station first; then it can be plumbed.']
-    : !design.cooler.placement
-      ? [
-          'The core has no place yet',
-          'Put it into the nose on the Place station: hoses need to know where its ports are.',
-        ]
-      : undefined;
-  if (missing) {
+  const { design } = useBench();
+  if (!design.cooler) {
     return (
       <Station
-        choices={
-          <>
-            <Heading>{missing[0]}</Heading>
-            <Muted>{missing[1]}</Muted>
-          </>
-        }
+        choices={<AddCore why="Hoses lead to a core: add one, and two lengths of wire give the cut list." />}
         pictures={null}
         side={<Findings />}
       />
     );
   }
-  if (!car.bay || !design.plumbing) {
-    return (
-      <Station
-        choices={
-          car.bay ? (
-            <>
-              <Heading>Nothing chosen between engine and core yet</Heading>
-              <Button onPress={() => changeDesign({ ...design, plumbing: starts.plumbing })}>
-                Start with plate and hoses
-              </Button>
-            </>
-          ) : (
-            <BayStart />
-          )
-        }
-        pictures={null}
-        side={<Findings />}
-      />
-    );
-  }
-  return <Plumbed bay={car.bay} />;
+  return <Plumbed />;
 }
 
-function within(bay: Schemas['BayDocument'], p: Point): Point {
+function within(bay: Room, p: Point): Point {
   const clamp = (v: number, low: number, high: number) => Math.round(Math.max(low, Math.min(high, v)));
   return {
     xMm: clamp(p.xMm, bay.leftMm, bay.rightMm),
@@ -86,67 +56,134 @@ function within(bay: Schemas['BayDocument'], p: Point): Point {
   };
 }
 
-function Plumbed({ bay }: { bay: Schemas['BayDocument'] }) {
-  const { drag, dragged } = useBench();
+/** What the lengths rest on, and what that level asks for. */
+function LevelFields(props: {
+  level: Level;
+  plumbing: Plumbing;
+  error: Error | null;
+  onChange: (change: Partial<Plumbing>) => void;
+}) {
+  const { level, plumbing, error, onChange } = props;
+  const { car } = useBench();
+  const { cooler, set } = useCooler();
+  const { starts } = usePresets();
+  const problems = error instanceof ApiError ? error.problems : [];
+  return (
+    <>
+      <Pick
+        label="Lengths rest on"
+        value={level}
+        options={LEVELS.map((id) => ({ id, name: word('plumbingLevel', id) }))}
+        onChange={(next) => onChange({ level: next })}
+      />
+      {level === 'WIRE' && (
+        <WireFields
+          wires={plumbing.wires}
+          wrong={(hose) => problems.find((p) => p.path === `/design/plumbing/wires/${hose}/lengthMm`)?.message}
+          onChange={(wires) => onChange({ wires })}
+        />
+      )}
+      {level === 'ENDS' && <EndsFields ends={plumbing.ends} onChange={(ends) => onChange({ ends })} />}
+      {level === 'BAY' && !car.bay && <BayStart />}
+      {level === 'BAY' &&
+        cooler &&
+        (cooler.placement ? (
+          <Fold name="Core by tape" short={`${cooler.placement.xMm}, ${cooler.placement.yMm}, ${cooler.placement.zMm}`}>
+            <PlacementFields placement={cooler.placement} move={(placement) => set({ placement })} />
+          </Fold>
+        ) : (
+          <>
+            <Muted>The hoses have to know where the core’s ports are: put the core where your tape says.</Muted>
+            <Button onPress={() => set({ placement: starts.placement })}>Put in the core’s place</Button>
+          </>
+        ))}
+    </>
+  );
+}
+
+/** What is wrong with the whole answer and not with one field. */
+function general(error: Error | null): string | undefined {
+  if (!error) {
+    return undefined;
+  }
+  const fields = error instanceof ApiError ? error.problems.filter((p) => p.path.includes('/wires/')) : [];
+  return fields.length > 0 ? undefined : error.message;
+}
+
+function Plumbed() {
+  const { car, drag, dragged } = useBench();
   const [closer, setCloser] = useState(true);
   const [seen, setSeen] = useState(false);
   const { show } = usePreferences();
-  const { cooler } = useCooler();
-  const { plumbing, plumbed, sizes, behind, error, change, differs, takeRouted } = usePlumbing(seen);
+  const { plumbing, level, plumbed, sizes, behind, error, change, differs, takeRouted } = usePlumbing(seen);
   const [marked, setMarked] = useState<string>();
   const [catalogue, setCatalogue] = useState(false);
   const parts = useQuery(queries.parts());
   const takeoffs = parts.data?.takeoffs ?? [];
   const hoses = parts.data?.hoses ?? [];
-  if (!plumbing || !cooler) {
-    return null;
-  }
+  const bay = level === 'BAY' ? car.bay : undefined;
+  const room = bay ?? (level === 'ENDS' && plumbed?.level === 'ENDS' ? roomOf(plumbed.lines) : undefined);
+  const put = (p: Point) => (room ? within(room, p) : p);
   const move = (which: Which, index: number, to: Point) =>
-    change({ [POINTS[which]]: plumbing[POINTS[which]].map((p, i) => (i === index ? within(bay, to) : p)) });
+    change({ [POINTS[which]]: plumbing[POINTS[which]].map((p, i) => (i === index ? put(to) : p)) });
   const figures = plumbed?.figures;
+  const wrong = general(error);
   return (
     <Station
       choices={
         <>
-          <HoseChoice plumbing={plumbing} takeoffs={takeoffs} hoses={hoses} onChange={change} />
+          <LevelFields level={level} plumbing={plumbing} error={error} onChange={change} />
+          <HoseChoice
+            plumbing={plumbing}
+            placed={car.bay !== undefined}
+            takeoffs={takeoffs}
+            hoses={hoses}
+            onChange={change}
+          />
           {differs && (
             <Row>
               <Muted>The outcome still has hoses set by hand.</Muted>
-              <Button onPress={takeRouted}>Take the routed hoses</Button>
+              <Button onPress={takeRouted}>Take these hoses</Button>
             </Row>
           )}
           <div>
-            <Fold
-              name="Way-points"
-              short={`${plumbing.feedPoints.length} feed, ${plumbing.backPoints.length} return`}
-              open={plumbing.feedPoints.length + plumbing.backPoints.length > 0}
-            >
-              {(['feed', 'return'] as const).map((which) => (
-                <WayPoints
-                  key={which}
-                  which={which}
-                  points={plumbing[POINTS[which]]}
-                  middle={middleOf(plumbed?.lines.find((l) => l.name === which)?.points)}
-                  onChange={(points) => change({ [POINTS[which]]: points.map((p) => within(bay, p)) })}
-                />
-              ))}
-            </Fold>
+            {room && (
+              <Fold
+                name="Way-points"
+                short={`${plumbing.feedPoints.length} feed, ${plumbing.backPoints.length} return`}
+                open={plumbing.feedPoints.length + plumbing.backPoints.length > 0}
+              >
+                {(['feed', 'return'] as const).map((which) => (
+                  <WayPoints
+                    key={which}
+                    which={which}
+                    points={plumbing[POINTS[which]]}
+                    middle={middleOf(plumbed?.lines.find((l) => l.name === which)?.points)}
+                    onChange={(points) => change({ [POINTS[which]]: points.map(put) })}
+                  />
+                ))}
+              </Fold>
+            )}
             <Fold
               name="Accumulator, filters"
               short={plumbing.accessories.length === 0 ? 'none' : `${plumbing.accessories.length}`}
             >
               <Accessories accessories={plumbing.accessories} onChange={(accessories) => change({ accessories })} />
             </Fold>
-            <Fold
-              name="The bay by tape"
-              short={`${bay.boxes.length} boxes, ${bay.holes.length} holes`}
-              onOpen={() => setMarked(undefined)}
-            >
-              <BayEditor bay={bay} onMark={setMarked} />
-            </Fold>
-            <Fold name="Filter by tape" short={bay.stand.thread}>
-              <StandEditor bay={bay} />
-            </Fold>
+            {bay && (
+              <Fold
+                name="The bay by tape"
+                short={`${bay.boxes.length} boxes, ${bay.holes.length} holes`}
+                onOpen={() => setMarked(undefined)}
+              >
+                <BayEditor bay={bay} onMark={setMarked} />
+              </Fold>
+            )}
+            {car.bay && (
+              <Fold name="Filter by tape" short={car.bay.stand.thread}>
+                <StandEditor bay={car.bay} />
+              </Fold>
+            )}
             <Fold name="Parts to buy" short={`${takeoffs.length + hoses.length}`}>
               <Button onPress={() => setCatalogue(true)}>Own parts and lists…</Button>
             </Fold>
@@ -160,25 +197,40 @@ function Plumbed({ bay }: { bay: Schemas['BayDocument'] }) {
       }
       pictures={
         <>
-          {error && <p role="alert">▲ {error.message}</p>}
-          <Row style={{ justifyContent: 'space-between' }}>
-            <Heading>Routes</Heading>
-            <Toggle label="Zoom to hoses" value={closer} onChange={setCloser} />
-          </Row>
-          <BayPicture
-            bay={bay}
-            boxes={plumbed?.boxes ?? bay.boxes}
-            lines={plumbed?.lines ?? []}
-            points={{ feed: plumbing.feedPoints, return: plumbing.backPoints }}
-            marked={marked}
-            closer={closer && marked === undefined}
-            dragged={dragged}
-            mostHeight={340}
-            onMove={move}
-            onDrag={drag}
-          />
+          {wrong && <p role="alert">▲ {wrong}</p>}
+          {room && (
+            <>
+              <Row style={{ justifyContent: 'space-between' }}>
+                <Heading>Routes</Heading>
+                {bay && <Toggle label="Zoom to hoses" value={closer} onChange={setCloser} />}
+              </Row>
+              <BayPicture
+                bay={room}
+                boxes={bay ? (plumbed?.boxes ?? bay.boxes) : []}
+                holes={bay?.holes ?? []}
+                lines={plumbed?.lines ?? []}
+                points={{ feed: plumbing.feedPoints, return: plumbing.backPoints }}
+                marked={marked}
+                closer={closer && marked === undefined}
+                dragged={dragged}
+                mostHeight={340}
+                onMove={move}
+                onDrag={drag}
+              />
+            </>
+          )}
+          {!plumbed && !error && (
+            <>
+              <Heading>What will be here</Heading>
+              <Muted>
+                Two lengths of wire give the cut list with its marks, hose and fittings to buy, every joint with its
+                seal and torque, what the plumbing costs in oil pressure, and the bill.
+              </Muted>
+            </>
+          )}
           {plumbed && (
             <div aria-busy={behind} style={{ display: 'contents' }}>
+              {plumbed.level !== 'BAY' && <BenchPicture lines={plumbed.lines} />}
               <CutLists plumbed={plumbed} />
               <Held>
                 {figures && (

@@ -5,6 +5,7 @@ import { Button, Muted, Pick, TextEntry, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
 import { usePresets } from '../../bench/presets';
 import { Bay, Stand } from './bay';
+import { POINTING } from './names';
 
 /** Starts the drawing of a bay that has not been measured. */
 export function BayStart() {
@@ -39,19 +40,7 @@ export function StandEditor({ bay }: { bay: Bay }) {
   return (
     <Fields>
       <TextEntry label="Thread of the stud" longest={20} value={stand.thread} onChange={(thread) => set({ thread })} />
-      <Pick
-        label="Filter points"
-        value={stand.points}
-        options={[
-          { id: 'DOWN', name: 'down' },
-          { id: 'UP', name: 'up' },
-          { id: 'FORWARD', name: 'to the front' },
-          { id: 'REARWARD', name: 'to the rear' },
-          { id: 'LEFT', name: 'to the left' },
-          { id: 'RIGHT', name: 'to the right' },
-        ]}
-        onChange={(points) => set({ points })}
-      />
+      <Pick label="Filter points" value={stand.points} options={POINTING} onChange={(points) => set({ points })} />
       <DocumentNumbers
         schema="StandDocument"
         value={stand}

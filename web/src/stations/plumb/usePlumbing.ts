@@ -10,7 +10,11 @@ import { useCooler } from '../core/coolerFields';
 export type Plumbing = Schemas['PlumbingDocument'];
 export type Point = Schemas['PointDocument'];
 export type Plumbed = Schemas['Plumbed'];
+export type Level = Plumbed['level'];
 export type Line = Schemas['PlumbedLine'];
+
+/** What lengths can rest on, the roughest first. */
+export const LEVELS: readonly Level[] = ['WIRE', 'ENDS', 'BAY'];
 
 /** A route is looked for when the hand has held still for this long. */
 const PAUSE_MS = 140;
@@ -26,9 +30,10 @@ function asker(what: string) {
 export function usePlumbing(compareSizes: boolean) {
   const { car, duty, design, changeDesign } = useBench();
   const { cooler, follow } = useCooler();
-  const { usual } = usePresets();
-  const plumbing = design.plumbing;
-  const asked = { car, duty, design };
+  const { starts, usual } = usePresets();
+  // Nothing is kept of it before something is chosen.
+  const plumbing = design.plumbing ?? starts.plumbing;
+  const asked = { car, duty, design: { ...design, plumbing } };
   const key = useSettled(
     JSON.stringify({
       // All of it: pump, gauge, engine and heat set the pressures that stand beside the routes.
@@ -43,7 +48,14 @@ export function usePlumbing(compareSizes: boolean) {
     }),
     PAUSE_MS,
   );
-  const ready = car.bay !== undefined && plumbing !== undefined && cooler?.placement !== undefined;
+  const complete: Record<Level, boolean> = {
+    WIRE: plumbing.wires?.feed?.lengthMm !== undefined && plumbing.wires.back?.lengthMm !== undefined,
+    ENDS: plumbing.ends !== undefined,
+    BAY: car.bay !== undefined && cooler?.placement !== undefined,
+  };
+  const finest = [...LEVELS].reverse().find((l) => complete[l]);
+  const level = plumbing.level ?? finest ?? 'WIRE';
+  const ready = complete[level];
   const query = useQuery({ ...queries.plumb(key, asked, asker('routes')), enabled: ready });
   const fresh = query.data !== undefined && !query.isPlaceholderData;
   const sizes = useQuery({
@@ -52,10 +64,8 @@ export function usePlumbing(compareSizes: boolean) {
   });
   const touched = useRef(false);
   const change = (next: Partial<Plumbing>) => {
-    if (plumbing) {
-      touched.current = true;
-      changeDesign({ ...design, plumbing: { ...plumbing, ...next } });
-    }
+    touched.current = true;
+    changeDesign({ ...design, plumbing: { ...plumbing, ...next } });
   };
   const loop = query.data?.loop;
   const take = useRef<() => void>(undefined);
@@ -70,10 +80,11 @@ export function usePlumbing(compareSizes: boolean) {
   }, [fresh, query.data]);
   return {
     plumbing,
-    plumbed: query.data,
+    level,
+    plumbed: ready ? query.data : undefined,
     sizes: sizes.data?.sizes ?? [],
     behind: !fresh,
-    error: query.error,
+    error: ready ? query.error : null,
     change,
     differs: fresh && loop !== undefined && cooler !== undefined && differs(cooler, loop, usual.plateHeads),
     takeRouted: () => take.current?.(),

@@ -49,9 +49,9 @@ public final class DesignBill {
             bill.add(BillLine.part(BillItem.MESH.say("what")));
         }
         placement.ifPresent(p -> place(p, bill));
-        if (sleeved && plan.lines().stream().allMatch(l -> l.path().isPresent())) {
+        if (sleeved && plan.lines().stream().allMatch(l -> l.cut().isPresent())) {
             double length = plan.lines().stream()
-                    .mapToDouble(l -> l.path().orElseThrow().length())
+                    .mapToDouble(l -> l.cut().orElseThrow().free())
                     .sum();
             bill.add(metres(
                     BillLine.Group.PARTS,

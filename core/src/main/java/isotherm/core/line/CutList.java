@@ -69,11 +69,6 @@ public record CutList(
         double centreLine = from.centreLine() + length + to.centreLine();
         int bends = path.corners().size() - 2;
         double tolerance = Math.sqrt(2 * TAPE * TAPE + 2 * SAW * SAW + bends * BEND * BEND);
-        int n = (int) Math.ceil(length / CLIP_SPACING);
-        List<Double> clips = new ArrayList<>();
-        for (int i = 1; i <= n; i++) {
-            clips.add(length * (i - 0.5) / n);
-        }
         return new CutList(
                 centreLine,
                 from.centreLine(),
@@ -87,7 +82,73 @@ public record CutList(
                 from.angle() == 0 || to.angle() == 0
                         ? OptionalDouble.empty()
                         : OptionalDouble.of(twist(path, fromPlane, toPlane)),
-                List.copyOf(clips));
+                clips(length));
+    }
+
+    /** @return hose between the two collars, m */
+    public double free() {
+        return centreLine - deductionFrom - deductionTo;
+    }
+
+    /**
+     * What a wire tells: everything but how two elbows stand to each other.
+     *
+     * @param wire from port to port
+     * @param adaptors length of the adaptors at both ends, m
+     * @param from the first hose end
+     * @param to the second hose end
+     * @param hose the hose
+     * @param slack added for the movement of the engine, m
+     * @return its cut list
+     */
+    static CutList byWire(Wire wire, double adaptors, HoseEnd from, HoseEnd to, HoseType hose, double slack) {
+        double centreLine = wire.length() - adaptors;
+        double length = centreLine - from.centreLine() - to.centreLine();
+        return new CutList(
+                centreLine,
+                from.centreLine(),
+                to.centreLine(),
+                from.insertion(),
+                to.insertion(),
+                slack,
+                length + from.insertion() + to.insertion() + slack,
+                Math.hypot(wire.deviation(), Math.sqrt(2) * SAW),
+                hose.family().cuttable() ? OptionalDouble.empty() : hose.standard(centreLine + slack),
+                OptionalDouble.empty(),
+                clips(length));
+    }
+
+    private static List<Double> clips(double length) {
+        int n = (int) Math.ceil(length / CLIP_SPACING);
+        List<Double> clips = new ArrayList<>();
+        for (int i = 1; i <= n; i++) {
+            clips.add(length * (i - 0.5) / n);
+        }
+        return List.copyOf(clips);
+    }
+
+    /**
+     * For a way through free space, where what stands in it is not known.
+     *
+     * @param share of the free hose that it is longer by
+     * @param deviation standard deviation of that share
+     * @param hose the hose
+     * @return the cut list with the detour in it, so much less sure
+     */
+    public CutList detoured(double share, double deviation, HoseType hose) {
+        double more = share * free();
+        return new CutList(
+                centreLine + more,
+                deductionFrom,
+                deductionTo,
+                insertionFrom,
+                insertionTo,
+                slack,
+                cut + more,
+                Math.hypot(tolerance, deviation * free()),
+                hose.family().cuttable() ? OptionalDouble.empty() : hose.standard(centreLine + more + slack),
+                twist,
+                clips(free() + more));
     }
 
     /**

@@ -13,9 +13,10 @@ public final class CutOrder {
     /**
      * @param c what is cut
      * @param hose what it is cut from
+     * @param turnedOnCar whether how its two elbows stand to each other is found out on the car
      * @return the steps
      */
-    public static List<Message> of(CutList c, HoseType hose) {
+    public static List<Message> of(CutList c, HoseType hose, boolean turnedOnCar) {
         boolean pushOn = hose.family() == HoseType.Family.PUSH_ON;
         List<Message> order = new ArrayList<>();
         if (c.standard().isPresent()) {
@@ -44,6 +45,9 @@ public final class CutOrder {
                                     .with("most", Measure.LENGTH, 2e-3));
         }
         c.twist().ifPresent(t -> order.add(CutStep.ORIENT.say("text").with("twist", Measure.ANGLE, t)));
+        if (turnedOnCar) {
+            order.add(CutStep.TURN_ON_CAR.say("text"));
+        }
         order.add(CutStep.CAP.say("text"));
         return List.copyOf(order);
     }

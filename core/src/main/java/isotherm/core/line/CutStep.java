@@ -23,6 +23,8 @@ public enum CutStep implements MessageTopic {
     FIT_END,
     /** Two elbows against each other. */
     ORIENT,
+    /** Two elbows whose way to stand is found out on the car. */
+    TURN_ON_CAR,
     /** Caps on the ends. */
     CAP;
 

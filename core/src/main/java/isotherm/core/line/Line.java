@@ -10,8 +10,10 @@ import isotherm.core.route.RoutePath;
 import isotherm.core.route.RouteRequest;
 import isotherm.core.route.Surroundings;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.BooleanSupplier;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
@@ -26,10 +28,12 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  * @param fromEnd hose end at the first port; empty without a route
  * @param toEnd hose end at the last port; empty without a route
  * @param path centre line from collar to collar; empty without a route
- * @param found whether the route is good; false for a line drawn through way-points that breaks something
+ * @param found whether it can be made: its route is good, or its wire long enough; false for a line drawn through way-points
+ *     that breaks something
  * @param troubles what cannot stay so along it
  * @param inTheWay what has to move when there is no route
  * @param cut what is cut and marked; empty without a route
+ * @param bends right angles that the hose itself goes round
  */
 public record Line(
         String name,
@@ -43,23 +47,51 @@ public record Line(
         boolean found,
         List<Surroundings.Trouble> troubles,
         List<String> inTheWay,
-        Optional<CutList> cut) {
+        Optional<CutList> cut,
+        double bends) {
 
     /**
      * A port in the car.
      *
      * @param name what it is
-     * @param at where it opens, m
-     * @param out unit vector out of it
+     * @param spot where it is; empty while nobody has measured that
      * @param end its thread
      */
-    public record Port(String name, Vector3D at, Vector3D out, End end) {}
+    public record Port(String name, Optional<Spot> spot, End end) {
+        /**
+         * @param name what it is
+         * @param at where it opens, m
+         * @param out unit vector out of it
+         * @param end its thread
+         */
+        public Port(String name, Vector3D at, Vector3D out, End end) {
+            this(name, Optional.of(new Spot(at, out)), end);
+        }
 
-    /** A way to leave a port: a hose end, turned. */
-    private record Turned(HoseEnd end, Vector3D aside, Exit exit) {}
+        /**
+         * @return where it opens, m
+         * @throws java.util.NoSuchElementException when that is not known
+         */
+        public Vector3D at() {
+            return spot.orElseThrow().at();
+        }
 
-    /** A bend in a fitting costs as much as so much hose, m (default). */
-    private static final double ELBOW_COST = 0.13;
+        /**
+         * @return unit vector out of it
+         * @throws java.util.NoSuchElementException when that is not known
+         */
+        public Vector3D out() {
+            return spot.orElseThrow().out();
+        }
+    }
+
+    /**
+     * Where a port is.
+     *
+     * @param at where it opens, m
+     * @param out unit vector out of it
+     */
+    public record Spot(Vector3D at, Vector3D out) {}
 
     /**
      * @param name {@code feed} or {@code return}
@@ -89,26 +121,109 @@ public record Line(
             boolean explain,
             BooleanSupplier cancelled) {
         List<HoseEnd> ends = parts.endsFor(hose);
-        Optional<End> joint = ends.stream().map(HoseEnd::end).findFirst();
-        Optional<FittingChain> fromChain =
-                joint.flatMap(j -> FittingChain.find(parts.adaptors(), from.end(), j, wish, hose.bore()));
-        Optional<FittingChain> toChain =
-                joint.flatMap(j -> FittingChain.find(parts.adaptors(), j, to.end(), wish, hose.bore()));
-        Ends joined = new Ends(name, from, to, fromChain, toChain, hose, slack);
-        List<Turned> starts = turned(from, fromChain, ends, space);
-        List<Turned> goals = turned(to, toChain, ends, space);
+        Ends joined = Ends.of(name, from, to, parts, hose, wish, slack);
+        List<TurnedEnd> starts = TurnedEnd.at(from, joined.fromChain(), ends, space);
+        List<TurnedEnd> goals = TurnedEnd.at(to, joined.toChain(), ends, space);
         RouteFinder.Result result = RouteFinder.find(
                 new RouteRequest(
                         space,
                         hose.bendRadius(),
-                        starts.stream().map(Turned::exit).toList(),
-                        goals.stream().map(Turned::exit).toList(),
+                        starts.stream().map(TurnedEnd::exit).toList(),
+                        goals.stream().map(TurnedEnd::exit).toList(),
                         wayPoints),
                 explain,
                 cancelled);
         return result.path()
                 .map(path -> joined.along(path, starts.get(result.start()), goals.get(result.goal())))
                 .orElseGet(() -> joined.anyhow(starts, goals, result.inTheWay(), space, wayPoints));
+    }
+
+    /**
+     * A line of which only a wire is known.
+     *
+     * @param name {@code feed} or {@code return}
+     * @param from the port that the oil comes from
+     * @param to the port that it goes to
+     * @param wire the wire between them
+     * @param parts what can be bought
+     * @param hose the hose
+     * @param wish what the chains are chosen by
+     * @param slack added for the movement of the engine, m
+     * @return the line; without a cut where no fittings lead there, or where the wire is shorter than they are
+     */
+    public static Line byWire(
+            String name,
+            Port from,
+            Port to,
+            Wire wire,
+            Parts parts,
+            HoseType hose,
+            FittingChain.Wish wish,
+            double slack) {
+        Ends joined = Ends.of(name, from, to, parts, hose, wish, slack);
+        Optional<HoseEnd> fromEnd = nearest(parts, hose, wire.fromAngle());
+        Optional<HoseEnd> toEnd = nearest(parts, hose, wire.toAngle());
+        boolean joins = joined.fromChain().isPresent()
+                && joined.toChain().isPresent()
+                && fromEnd.isPresent()
+                && toEnd.isPresent();
+        if (!joins) {
+            return joined.undrawn(List.of());
+        }
+        double adaptors =
+                joined.fromChain().get().length() + joined.toChain().get().length();
+        boolean fits = wire.length() >= Wire.least(adaptors, fromEnd.get(), toEnd.get());
+        return new Line(
+                name,
+                from,
+                to,
+                joined.fromChain(),
+                joined.toChain(),
+                fromEnd,
+                toEnd,
+                Optional.empty(),
+                fits,
+                List.of(),
+                List.of(),
+                fits
+                        ? Optional.of(CutList.byWire(wire, adaptors, fromEnd.get(), toEnd.get(), hose, slack))
+                        : Optional.empty(),
+                wire.bends());
+    }
+
+    private static Optional<HoseEnd> nearest(Parts parts, HoseType hose, double angle) {
+        return parts.endsFor(hose).stream()
+                .min(Comparator.<HoseEnd>comparingDouble(e -> Math.abs(e.angle() - angle))
+                        .thenComparingDouble(HoseEnd::price));
+    }
+
+    /**
+     * @param other another cut list
+     * @return the same line with it
+     */
+    public Line withCut(Optional<CutList> other) {
+        return new Line(
+                name, from, to, fromChain, toChain, fromEnd, toEnd, path, found, troubles, inTheWay, other, bends);
+    }
+
+    /** @return whether how its two elbows stand to each other is found out on the car */
+    public boolean turnedOnCar() {
+        return cut.filter(c -> c.twist().isEmpty()).isPresent()
+                && fromEnd.filter(e -> e.angle() > 0).isPresent()
+                && toEnd.filter(e -> e.angle() > 0).isPresent();
+    }
+
+    /** @return length of the adaptors at both ends, m */
+    public double adaptors() {
+        return fromChain.map(FittingChain::length).orElse(0.0)
+                + toChain.map(FittingChain::length).orElse(0.0);
+    }
+
+    /** @return the shortest wire that would do; empty where no fittings lead from port to port */
+    public OptionalDouble leastWire() {
+        return fromChain.isPresent() && toChain.isPresent() && fromEnd.isPresent() && toEnd.isPresent()
+                ? OptionalDouble.of(Wire.least(adaptors(), fromEnd.get(), toEnd.get()))
+                : OptionalDouble.empty();
     }
 
     /** A line but for its route. */
@@ -120,14 +235,27 @@ public record Line(
             Optional<FittingChain> toChain,
             HoseType hose,
             double slack) {
-        Line along(RoutePath path, Turned start, Turned goal) {
+        static Ends of(
+                String name, Port from, Port to, Parts parts, HoseType hose, FittingChain.Wish wish, double slack) {
+            Optional<End> joint = parts.endsFor(hose).stream().map(HoseEnd::end).findFirst();
+            return new Ends(
+                    name,
+                    from,
+                    to,
+                    joint.flatMap(j -> FittingChain.find(parts.adaptors(), from.end(), j, wish, hose.bore())),
+                    joint.flatMap(j -> FittingChain.find(parts.adaptors(), j, to.end(), wish, hose.bore())),
+                    hose,
+                    slack);
+        }
+
+        Line along(RoutePath path, TurnedEnd start, TurnedEnd goal) {
             return made(path, start, goal, true, List.of(), List.of());
         }
 
         private Line made(
                 RoutePath path,
-                Turned start,
-                Turned goal,
+                TurnedEnd start,
+                TurnedEnd goal,
                 boolean found,
                 List<Surroundings.Trouble> troubles,
                 List<String> inTheWay) {
@@ -151,7 +279,8 @@ public record Line(
                     found,
                     troubles,
                     inTheWay,
-                    Optional.of(cut));
+                    Optional.of(cut),
+                    path.turning() / (Math.PI / 2));
         }
 
         private Line undrawn(List<String> inTheWay) {
@@ -167,21 +296,22 @@ public record Line(
                     false,
                     List.of(),
                     inTheWay,
-                    Optional.empty());
+                    Optional.empty(),
+                    0);
         }
 
         /** No route: the way-points are joined all the same, so that what is too tight or too near shows where it is. */
         Line anyhow(
-                List<Turned> starts,
-                List<Turned> goals,
+                List<TurnedEnd> starts,
+                List<TurnedEnd> goals,
                 List<String> inTheWay,
                 Surroundings space,
                 List<Vector3D> wayPoints) {
             if (starts.isEmpty() || goals.isEmpty()) {
                 return undrawn(List.of());
             }
-            Turned start = starts.get(0);
-            Turned goal = goals.get(0);
+            TurnedEnd start = starts.get(0);
+            TurnedEnd goal = goals.get(0);
             List<Vector3D> corners = new ArrayList<>();
             corners.add(start.exit().at());
             corners.add(stub(start.exit()));
@@ -207,56 +337,11 @@ public record Line(
     private static final double TIGHTER = 0.7;
     private static final int MOST_TIGHTER = 12;
 
-    /** Ways of turning an end at a port. An elbow that would stand in something is left out, unless all of them would. */
-    private static List<Turned> turned(
-            Port port, Optional<FittingChain> chain, List<HoseEnd> ends, Surroundings space) {
-        List<Turned> turned = new ArrayList<>();
-        List<Turned> free = new ArrayList<>();
-        if (chain.isEmpty()) {
-            return turned;
-        }
-        Vector3D seat = port.at().add(new Vector3D(chain.get().length(), port.out()));
-        for (HoseEnd e : ends) {
-            double cost = e.centreLine() + ELBOW_COST * e.elbows90() + 1e-4 * e.price();
-            List<Vector3D> sides = sides(port.out());
-            for (Vector3D aside : e.angle() == 0 ? sides.subList(0, 1) : sides) {
-                Turned t = new Turned(
-                        e,
-                        aside,
-                        new Exit(e.collar(seat, port.out(), aside), snapped(e.direction(port.out(), aside)), cost));
-                turned.add(t);
-                if (space.takes(e.body(seat, port.out(), aside), e.widest(), port.at())) {
-                    free.add(t);
-                }
-            }
-        }
-        return free.isEmpty() ? turned : free;
-    }
-
-    /** Four directions square to the port, along the car's axes where it is. */
-    private static List<Vector3D> sides(Vector3D out) {
-        Vector3D first = Math.abs(out.getY()) < 0.9
-                ? Vector3D.PLUS_J.subtract(new Vector3D(out.getY(), out)).normalize()
-                : Vector3D.PLUS_I.subtract(new Vector3D(out.getX(), out)).normalize();
-        Vector3D second = Vector3D.crossProduct(out, first);
-        return List.of(first, second, first.negate(), second.negate());
-    }
-
-    /** Sines and cosines of right angles are not quite 0 and 1. */
-    private static Vector3D snapped(Vector3D v) {
-        return new Vector3D(snapped(v.getX()), snapped(v.getY()), snapped(v.getZ())).normalize();
-    }
-
-    private static double snapped(double x) {
-        double nearest = Math.rint(x);
-        return Math.abs(x - nearest) < 1e-9 ? nearest : x;
-    }
-
     /** @return bends of 90° that the line counts as: elbows in full, gentle bends of the hose by half */
     public double elbows90() {
         return fromEnd.map(HoseEnd::elbows90).orElse(0.0)
                 + toEnd.map(HoseEnd::elbows90).orElse(0.0)
-                + GENTLE * path.map(RoutePath::turning).orElse(0.0) / (Math.PI / 2);
+                + GENTLE * bends;
     }
 
     /** A bend of five bores' radius or more loses about half of what a short elbow does (Idelchik, Handbook of Hydraulic

@@ -1,46 +1,37 @@
 package isotherm.core.plumb;
 
-import isotherm.core.exchanger.Core;
 import isotherm.core.hydraulics.Hose;
-import isotherm.core.line.CorePorts;
 import isotherm.core.line.FittingChain;
 import isotherm.core.line.Line;
-import isotherm.core.nose.Placement;
 import isotherm.core.parts.Accessory;
-import isotherm.core.parts.End;
 import isotherm.core.parts.HoseEnd;
 import isotherm.core.parts.HoseType;
-import isotherm.core.parts.Parts;
 import isotherm.core.parts.Takeoff;
 import isotherm.core.route.Bay;
-import isotherm.core.route.Surroundings;
-import isotherm.core.takeoff.FilterStand;
 import isotherm.core.takeoff.TakeoffFit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.CancellationException;
-import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /**
  * Everything between engine and core: takeoff, fittings, both hoses with their routes, and what is bought for it.
  *
+ * @param level what the lengths of the hoses rest on
  * @param takeoff the takeoff
- * @param fit how it goes onto the engine
+ * @param fit how it goes onto the engine; empty while the filter's surroundings are not measured
  * @param feed the hose to the core
  * @param back the hose from the core
- * @param paired length on which the two run side by side, m
  * @param hose the hose that both are made of
  * @param accessories what else is in the loop
  */
 public record Plumbing(
+        Level level,
         Takeoff takeoff,
-        TakeoffFit fit,
+        Optional<TakeoffFit> fit,
         Line feed,
         Line back,
-        double paired,
         HoseType hose,
         List<Accessory> accessories) {
     /** Hoses nearer than this run side by side, m (default). */
@@ -116,143 +107,8 @@ public record Plumbing(
         }
     }
 
-    /**
-     * @param stand the engine's side
-     * @param measured the room for the hoses, without the core
-     * @param core the core
-     * @param placement where it is
-     * @param corePort thread of its ports
-     * @param choice what has been chosen
-     * @param parts what can be bought
-     * @param explain whether to look for what is in the way where there is no route
-     * @param cancelled asked now and then whether nobody waits for the answer any more
-     * @return the whole plumbing
-     * @throws CancellationException when nobody waits any more
-     */
-    public static Plumbing plan(
-            FilterStand stand,
-            Bay measured,
-            Core core,
-            Placement placement,
-            End corePort,
-            Choice choice,
-            Parts parts,
-            boolean explain,
-            BooleanSupplier cancelled) {
-        Bay bay = measured.with(List.of(CorePorts.box(core, placement)));
-        Takeoff takeoff = choice.takeoff();
-        TakeoffFit fit = TakeoffFit.of(stand, takeoff, choice.clock(), choice.exchangerStays());
-        double out = (choice.exchangerStays() ? stand.exchanger() : 0) + takeoff.height() / 2;
-        Line.Port gives = port("takeoff, to the cooler", stand, takeoff, out, choice.clock());
-        Line.Port takes = port("takeoff, from the cooler", stand, takeoff, out, choice.clock() + takeoff.spacing());
-        List<Line.Port> ports =
-                CorePorts.of(core, placement, corePort, stand.at().getX());
-        boolean level = Math.abs(ports.get(0).at().getY() - ports.get(1).at().getY()) < LEVEL;
-        Ends straight = new Ends(gives, takes, ports.get(0), ports.get(1));
-        Ends crossed = new Ends(gives, takes, named(ports.get(1), "core inlet"), named(ports.get(0), "core outlet"));
-        // Ports at one height may be fed either way: the way with the shorter hoses is taken.
-        List<Ends> possible =
-                level ? List.of(straight, crossed) : List.of(choice.feed() == FeedPort.LOWER ? straight : crossed);
-        List<Pair> ways = possible.stream()
-                .parallel()
-                .map(e -> pair(e, bay, choice, parts, false, cancelled))
-                .toList();
-        boolean secondIsShorter =
-                ways.size() > 1 && ways.get(1).rank() < ways.get(0).rank();
-        int taken = ways.size() > 1 && secondIsShorter == (choice.feed() == FeedPort.LOWER) ? 1 : 0;
-        Pair best = ways.get(taken);
-        if (explain && !(best.feed().found() && best.back().found())) {
-            best = pair(possible.get(taken), bay, choice, parts, true, cancelled);
-        }
-        return new Plumbing(
-                takeoff,
-                fit,
-                best.feed(),
-                best.back(),
-                paired(best.feed(), best.back()),
-                choice.hose(),
-                choice.accessories());
-    }
-
-    private static final double LEVEL = 20e-3;
-
-    private record Pair(Line feed, Line back) {
-        /** Bad lines last, then the shorter. */
-        double rank() {
-            return Stream.of(feed, back)
-                    .mapToDouble(l -> (l.found() ? 0 : 1000)
-                            + l.path().map(p -> p.length() + 0.1 * p.turning()).orElse(1000.0))
-                    .sum();
-        }
-    }
-
-    private static Line.Port named(Line.Port p, String name) {
-        return new Line.Port(name, p.at(), p.out(), p.end());
-    }
-
-    private static Line.Port port(String name, FilterStand stand, Takeoff takeoff, double out, double clock) {
-        Vector3D direction = stand.outward(clock);
-        return new Line.Port(
-                name,
-                stand.at().add(new Vector3D(out, stand.axis())).add(new Vector3D(takeoff.diameter() / 2, direction)),
-                direction,
-                takeoff.port());
-    }
-
-    /** The four ports that two hoses join. */
-    private record Ends(Line.Port gives, Line.Port takes, Line.Port in, Line.Port out) {}
-
-    private static Pair pair(
-            Ends ends, Bay bay, Choice choice, Parts parts, boolean explain, BooleanSupplier cancelled) {
-        Surroundings free = new Surroundings(bay, choice.hose().outside(), List.of(), choice.sleeved());
-        Line feed = line("feed", ends.gives(), ends.in(), free, choice, choice.feedPoints(), parts, explain, cancelled);
-        Line back = line(
-                "return",
-                ends.out(),
-                ends.takes(),
-                free.with(feed.path().filter(x -> feed.found())),
-                choice,
-                choice.backPoints(),
-                parts,
-                explain,
-                cancelled);
-        // What has to be explained has been tried the other way round before.
-        if (!explain && feed.found() && !back.found() && choice.feedPoints().isEmpty()) {
-            // The one that has less room goes first.
-            Line backFirst = line(
-                    "return", ends.out(), ends.takes(), free, choice, choice.backPoints(), parts, false, cancelled);
-            Line feedAfter = line(
-                    "feed",
-                    ends.gives(),
-                    ends.in(),
-                    free.with(backFirst.path()),
-                    choice,
-                    choice.feedPoints(),
-                    parts,
-                    false,
-                    cancelled);
-            if (backFirst.found() && feedAfter.found()) {
-                return new Pair(feedAfter, backFirst);
-            }
-        }
-        return new Pair(feed, back);
-    }
-
-    private static Line line(
-            String name,
-            Line.Port from,
-            Line.Port to,
-            Surroundings space,
-            Choice choice,
-            List<Vector3D> points,
-            Parts parts,
-            boolean explain,
-            BooleanSupplier cancelled) {
-        return Line.plan(
-                name, from, to, parts, choice.hose(), choice.wish(), space, points, choice.slack(), explain, cancelled);
-    }
-
-    private static double paired(Line feed, Line back) {
+    /** @return length on which the two run side by side, m; 0 where their ways are not known */
+    public double paired() {
         if (feed.path().isEmpty() || back.path().isEmpty()) {
             return 0;
         }

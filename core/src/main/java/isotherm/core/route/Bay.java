@@ -20,6 +20,27 @@ public record Bay(Box room, List<Box> boxes, List<Hole> holes) {
         holes = List.copyOf(holes);
     }
 
+    /**
+     * @param points what has to lie in it, m
+     * @param margin room round them, m
+     * @return a bay with nothing in it
+     */
+    public static Bay free(List<Vector3D> points, double margin) {
+        double[] low = {Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY};
+        double[] high = {Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY};
+        for (Vector3D p : points) {
+            double[] at = p.toArray();
+            for (int i = 0; i < at.length; i++) {
+                low[i] = Math.min(low[i], at[i] - margin);
+                high[i] = Math.max(high[i], at[i] + margin);
+            }
+        }
+        return new Bay(
+                new Box("the room for the hoses", Kind.SOFT, new Vector3D(low), new Vector3D(high)),
+                List.of(),
+                List.of());
+    }
+
     /** What a box is, which decides how far a hose keeps from it. */
     public enum Kind {
         /** Exhaust, turbine, its pipes. */

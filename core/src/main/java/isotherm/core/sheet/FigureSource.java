@@ -19,6 +19,8 @@ enum FigureSource implements MessageTopic {
     CATALOGUE,
     /** Computed from taped positions; try the route with a wire first. */
     TAPED,
+    /** A wire along the hose's way. */
+    WIRED,
     /** Usual in practice. */
     PRACTICE,
     /** Usual in practice, unless you set another. */

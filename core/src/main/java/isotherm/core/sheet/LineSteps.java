@@ -76,7 +76,7 @@ final class LineSteps {
                         cut.cut() - cut.tolerance(),
                         cut.cut() + cut.tolerance(),
                         Step.Source.ESTIMATE,
-                        FigureSource.TAPED.say("name"))
+                        (line.path().isPresent() ? FigureSource.TAPED : FigureSource.WIRED).say("name"))
                 .add();
         if (pushOn) {
             step(Stage.BENCH, id + "-clamps", StepText.BENCH_CLAMPS).add();
@@ -102,6 +102,11 @@ final class LineSteps {
                         Step.Source.OWN,
                         FigureSource.CATALOGUE)
                 .add();
+        if (line.turnedOnCar()) {
+            step(Stage.BENCH, id + "-turn", StepText.BENCH_TURN)
+                    .saying(m -> m.name("line", line.name()))
+                    .add();
+        }
         clean(line);
     }
 

@@ -28,6 +28,7 @@ enum StepText implements MessageTopic {
     BENCH_CLAMPS(false),
     BENCH_HEAT(true),
     BENCH_ENDS(false),
+    BENCH_TURN(true),
     BENCH_FLUSH(true),
     BENCH_BY_HAND(true),
     PREFILL_CORE(false),

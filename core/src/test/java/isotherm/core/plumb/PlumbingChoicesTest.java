@@ -61,7 +61,7 @@ class PlumbingChoicesTest {
     }
 
     private static Plumbing to(End corePort) {
-        return Plumbing.plan(
+        return Planner.byBay(
                 STAND, BAY, core(Ports.UP, 1), at(0, 0.4, 0.2, 0), corePort, USUAL, PARTS, true, () -> false);
     }
 
@@ -196,7 +196,7 @@ class PlumbingChoicesTest {
                 BAY.room(),
                 Stream.concat(BAY.boxes().stream(), Stream.of(panel)).toList(),
                 List.of(wide, narrow));
-        Plumbing p = Plumbing.plan(
+        Plumbing p = Planner.byBay(
                 STAND, holed, core(Ports.UP, 1), at(0, 0.4, 0.2, 0), CORE_PORT, USUAL, PARTS, true, () -> false);
         assertThat(p.lines()).allMatch(Line::found);
         List<Plumbing.Passage> passages = p.passages(holed);

@@ -105,7 +105,7 @@ class PlumbingTest {
     void wallAcrossTheBayIsNamed() {
         Bay walled = BAY.with(List.of(
                 new Bay.Box("bulkhead", Bay.Kind.SOLID, new Vector3D(-0.8, 0.15, 0.5), new Vector3D(0.8, 1, 0.52))));
-        Plumbing p = Plumbing.plan(
+        Plumbing p = Planner.byBay(
                 STAND,
                 walled,
                 core(Ports.UP, 1),
@@ -153,7 +153,7 @@ class PlumbingTest {
 
     @Test
     void searchThatNobodyWaitsForIsDropped() {
-        assertThatThrownBy(() -> Plumbing.plan(
+        assertThatThrownBy(() -> Planner.byBay(
                         STAND,
                         BAY,
                         core(Ports.UP, 1),
@@ -168,7 +168,7 @@ class PlumbingTest {
 
     @Test
     void portThatNothingFitsHasNoChain() {
-        Plumbing p = Plumbing.plan(
+        Plumbing p = Planner.byBay(
                 STAND,
                 BAY,
                 core(Ports.UP, 1),
@@ -225,7 +225,7 @@ class PlumbingTest {
 
     @Test
     void tapeIsBoughtOnlyForTaperThreads() {
-        Plumbing p = Plumbing.plan(
+        Plumbing p = Planner.byBay(
                 STAND,
                 BAY,
                 core(Ports.UP, 1),

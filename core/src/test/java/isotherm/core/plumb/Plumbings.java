@@ -77,7 +77,7 @@ public final class Plumbings {
     }
 
     public static Plumbing plan(Core core, Plumbing.Choice choice) {
-        return Plumbing.plan(STAND, BAY, core, at(0, 0.4, 0.2, 0), CORE_PORT, choice, PARTS, true, () -> false);
+        return Planner.byBay(STAND, BAY, core, at(0, 0.4, 0.2, 0), CORE_PORT, choice, PARTS, true, () -> false);
     }
 
     private Plumbings() {}

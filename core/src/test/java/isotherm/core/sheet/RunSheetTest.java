@@ -20,6 +20,7 @@ import isotherm.core.parts.Accessory;
 import isotherm.core.parts.End;
 import isotherm.core.parts.HoseType;
 import isotherm.core.parts.Joint;
+import isotherm.core.plumb.Planner;
 import isotherm.core.plumb.Plumbing;
 import isotherm.core.plumb.Plumbings;
 import isotherm.core.route.Bay;
@@ -105,7 +106,7 @@ class RunSheetTest {
                 .doesNotContain("PTFE tape")
                 .contains("never tape");
         Core core = Plumbings.core(Ports.UP, 1);
-        Plumbing taper = Plumbing.plan(
+        Plumbing taper = Planner.byBay(
                 Plumbings.STAND,
                 Plumbings.BAY,
                 core,
@@ -308,7 +309,7 @@ class RunSheetTest {
                 Plumbings.BAY.room(),
                 List.of(new Bay.Box("wall", Bay.Kind.SOLID, new Vector3D(-0.8, 0.15, 0.4), new Vector3D(0.8, 1, 0.5))),
                 List.of());
-        Plumbing none = Plumbing.plan(
+        Plumbing none = Planner.byBay(
                 Plumbings.STAND,
                 shut,
                 core,

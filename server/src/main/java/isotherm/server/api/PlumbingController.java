@@ -9,6 +9,7 @@ import isotherm.server.files.PlumbingFiles;
 import isotherm.server.files.Speech;
 import isotherm.server.garage.SettingsDocument;
 import isotherm.server.jobs.Desk;
+import isotherm.server.plumbing.PlumbQuestion;
 import isotherm.server.plumbing.Plumbed;
 import isotherm.server.plumbing.PlumbingPartDocuments;
 import isotherm.server.plumbing.PlumbingSolver;
@@ -56,7 +57,7 @@ class PlumbingController {
     }
 
     @PostMapping("/plumb")
-    Plumbed plumb(@RequestBody Plumbed.PlumbQuestion question, Desk.Asker asker) {
+    Plumbed plumb(@RequestBody PlumbQuestion question, Desk.Asker asker) {
         var parts = catalogue.parts();
         var all = cores.parts();
         return desk.ask(asker, dropped -> PlumbingSolver.plumb(question, parts, all, dropped));
@@ -64,7 +65,7 @@ class PlumbingController {
 
     @PostMapping("/plumb/bill.csv")
     ResponseEntity<byte[]> billCsv(
-            @RequestBody Plumbed.PlumbQuestion question,
+            @RequestBody PlumbQuestion question,
             @RequestParam(defaultValue = "") Set<Measure> imperial,
             Desk.Asker asker) {
         return file(
@@ -75,7 +76,7 @@ class PlumbingController {
 
     @PostMapping("/plumb/bill.pdf")
     ResponseEntity<byte[]> billPdf(
-            @RequestBody Plumbed.PlumbQuestion question,
+            @RequestBody PlumbQuestion question,
             @RequestParam(defaultValue = "") Set<Measure> imperial,
             Desk.Asker asker) {
         return file(
@@ -86,7 +87,7 @@ class PlumbingController {
 
     @PostMapping("/plumb/cut-list.pdf")
     ResponseEntity<byte[]> cutList(
-            @RequestBody Plumbed.PlumbQuestion question,
+            @RequestBody PlumbQuestion question,
             @RequestParam(defaultValue = "") Set<Measure> imperial,
             Desk.Asker asker) {
         return file(
@@ -147,7 +148,7 @@ class PlumbingController {
         return ResponseEntity.noContent().build();
     }
 
-    private static String title(Plumbed.PlumbQuestion question) {
+    private static String title(PlumbQuestion question) {
         return question.car().name() + ", " + question.design().name();
     }
 

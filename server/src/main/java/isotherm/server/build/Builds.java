@@ -22,7 +22,7 @@ import isotherm.server.build.BuildDocuments.StepState;
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.contract.MessageDocument;
 import isotherm.server.garage.DesignDocument;
-import isotherm.server.plumbing.Plumbed;
+import isotherm.server.plumbing.PlumbQuestion;
 import isotherm.server.plumbing.PlumbingSolver;
 import isotherm.words.UnitChoice;
 import isotherm.words.Words;
@@ -69,12 +69,10 @@ public final class Builds {
     }
 
     private static Optional<PlumbingSolver.Planned> planned(NewBuild wanted, Parts parts) {
-        boolean chosen = wanted.car().bay() != null
-                && wanted.design().plumbing() != null
-                && wanted.design().cooler().placement() != null;
+        boolean chosen = PlumbQuestion.levelOf(wanted.car(), wanted.design()).isPresent();
         return chosen
                 ? Optional.of(PlumbingSolver.plan(
-                        new Plumbed.PlumbQuestion(wanted.car(), wanted.duty(), wanted.design(), null), parts))
+                        new PlumbQuestion(wanted.car(), wanted.duty(), wanted.design(), null), parts))
                 : Optional.empty();
     }
 

@@ -154,7 +154,7 @@ public final class PlumbingFiles {
                 joints(document, l, speech);
             }
             document.add(new Paragraph(
-                    "Lengths are estimates from taped positions: measure the route with a wire before the first cut."
+                    speech.say(MessageDocument.of(p.level().say("rough")))
                             + " The maker's torque comes before any here.",
                     Paper.TEXT));
         });

@@ -7,7 +7,7 @@ import isotherm.server.contract.DocumentReader;
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.contract.Problem;
 import isotherm.server.garage.CaseDocument;
-import isotherm.server.plumbing.Plumbed;
+import isotherm.server.plumbing.PlumbQuestion;
 import isotherm.server.plumbing.PlumbingSolver;
 import isotherm.server.session.EvidenceQuestions;
 import isotherm.server.session.EvidenceSolver;
@@ -65,7 +65,7 @@ public final class SolveCommand {
                         DocumentReader.read(json, SearchQuestions.SchoolsQuestion.class), CorePart.shipped());
             case "plumb" ->
                 PlumbingSolver.plumb(
-                        DocumentReader.read(json, Plumbed.PlumbQuestion.class),
+                        DocumentReader.read(json, PlumbQuestion.class),
                         PlumbingParts.shipped(),
                         CorePart.shipped(),
                         () -> false);

@@ -1,11 +1,18 @@
 package isotherm.server.garage;
 
+import isotherm.core.line.Direction;
 import isotherm.core.line.FittingChain;
+import isotherm.core.line.Line;
+import isotherm.core.line.Wire;
 import isotherm.core.parts.Accessory;
 import isotherm.core.parts.End;
 import isotherm.core.parts.Joint;
+import isotherm.core.plumb.Level;
+import isotherm.core.plumb.Planner;
 import isotherm.core.plumb.Plumbing;
+import isotherm.server.contract.DocumentReader;
 import isotherm.server.contract.Missing;
+import isotherm.server.contract.Problem;
 import isotherm.server.contract.Quantity;
 import isotherm.server.contract.Text;
 import java.util.List;
@@ -27,6 +34,9 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  * @param engineMovesMm slack for the movement of the engine
  * @param accessories what else is in the loop
  * @param have what its people have already
+ * @param level what the lengths rest on
+ * @param wires what a wire says of each hose
+ * @param ends where the four ports are
  */
 public record PlumbingDocument(
         @Text(value = "the takeoff's number in the catalogue", min = 1, max = 60) String takeoff,
@@ -43,7 +53,89 @@ public record PlumbingDocument(
                 Plumbing.FeedPort feed,
         @Quantity(value = "slack for the movement of the engine", min = 0, max = 150, unit = "mm") double engineMovesMm,
         @Text(value = "what else is in the loop", max = 4) List<AccessoryDocument> accessories,
-        @Text(value = "what its people have already, by the bill's keys", max = 120) List<String> have) {
+        @Text(value = "what its people have already, by the bill's keys", max = 120) List<String> have,
+        @Missing("the finest that is complete") @Text("what the lengths of the hoses rest on") Level level,
+        @Missing("not measured") @Text("what a wire along its way says of each hose") WiresDocument wires,
+        @Missing("not measured") @Text("where the four ports are and which way they point") EndsDocument ends) {
+
+    /** A wire along the way of each hose. */
+    public record WiresDocument(
+            @Missing("not measured") @Text("to the core") WireDocument feed,
+            @Missing("not measured") @Text("from the core") WireDocument back) {
+        /** @return whether both hoses are known */
+        public boolean complete() {
+            return feed != null && back != null;
+        }
+    }
+
+    /** A wire bent along the way of a hose, from port face to port face. */
+    public record WireDocument(
+            @Quantity(value = "length along the way, from port to port", min = 100, max = 8000, unit = "mm")
+                    double lengthMm,
+            @Missing("2") @Quantity(value = "right angles that the hose goes round", min = 0, max = 12) Double bends,
+            @Missing("0, straight") @Quantity(value = "bend of the first hose end", min = 0, max = 180, unit = "°")
+                    Double fromDeg,
+            @Missing("0, straight") @Quantity(value = "bend of the second hose end", min = 0, max = 180, unit = "°")
+                    Double toDeg) {
+        /** Right angles that a hose usually goes round. */
+        private static final double BENDS = 2;
+
+        public Wire toCore() {
+            return new Wire(
+                    lengthMm * 1e-3,
+                    bends == null ? BENDS : bends,
+                    Math.toRadians(fromDeg == null ? 0 : fromDeg),
+                    Math.toRadians(toDeg == null ? 0 : toDeg));
+        }
+    }
+
+    /** The four ports. */
+    public record EndsDocument(
+            @Text("the takeoff's port to the cooler") EndDocument gives,
+            @Text("the takeoff's port from the cooler") EndDocument takes,
+            @Text("the core's inlet") EndDocument in,
+            @Text("the core's outlet") EndDocument out) {
+        public Planner.Ends toCore() {
+            return new Planner.Ends(gives.toCore(), takes.toCore(), in.toCore(), out.toCore());
+        }
+
+        /**
+         * @param path where this stands
+         * @param problems receives two ports that are one
+         */
+        public void check(String path, List<Problem> problems) {
+            List<EndDocument> all = List.of(gives, takes, in, out);
+            List<String> names = List.of("gives", "takes", "in", "out");
+            for (int i = 0; i < all.size(); i++) {
+                for (int j = 0; j < i; j++) {
+                    double apart = Vector3D.distance(
+                            all.get(i).toCore().at(), all.get(j).toCore().at());
+                    if (apart < LEAST_APART) {
+                        problems.add(Problem.of(
+                                path + "/" + names.get(i),
+                                DocumentReader.number(apart * 1e3),
+                                "This port lies on the one named " + names.get(j)
+                                        + ": the two have to be at least 20 mm apart"));
+                        return;
+                    }
+                }
+            }
+        }
+    }
+
+    /** Two ports are at least so far apart, m. */
+    private static final double LEAST_APART = 20e-3;
+
+    /** A port. */
+    public record EndDocument(
+            @Quantity(value = "from the centre line, left negative", min = -1500, max = 1500, unit = "mm") double xMm,
+            @Quantity(value = "above the ground", min = 0, max = 2500, unit = "mm") double yMm,
+            @Quantity(value = "behind the skin", min = -300, max = 6000, unit = "mm") double zMm,
+            @Text("which way it points") Direction points) {
+        public Line.Spot toCore() {
+            return new Line.Spot(new Vector3D(xMm * 1e-3, yMm * 1e-3, zMm * 1e-3), points.unit());
+        }
+    }
 
     /** A point in the bay. */
     public record PointDocument(

@@ -21,6 +21,7 @@ import isotherm.server.garage.CarDocument.LossesDocument;
 import isotherm.server.garage.DesignDocument.CoolerDocument;
 import isotherm.server.garage.DesignDocument.DetailDocument;
 import isotherm.server.garage.DesignDocument.FanDocument;
+import isotherm.server.garage.DesignDocument.PlacementDocument;
 import isotherm.server.garage.DesignDocument.PressureDocument;
 import isotherm.server.garage.DesignDocument.ThermostatDocument;
 import java.io.IOException;
@@ -64,6 +65,8 @@ public record PresetsDocument(
             @Text("a fan") FanDocument fan,
             @Text("a thermostat") ThermostatDocument thermostat,
             @Text("plate and hoses") PlumbingDocument plumbing,
+            @Text("a core by tape, to be put where it is") PlacementDocument placement,
+            @Text("four ports, to be put where the tape says") PlumbingDocument.EndsDocument ends,
             @Quantity(value = "UA of a factory exchanger", min = 0, max = 2000, unit = "W/K")
                     double factoryExchangerWPerK,
             @Text("an oil by its data sheet") OilDocument ownOil,

@@ -33,8 +33,13 @@ final class LineWriter {
                 l.name(),
                 l.found(),
                 l.inTheWay(),
-                PlumbingDocument.PointDocument.of(l.from().at()),
-                PlumbingDocument.PointDocument.of(l.to().at()),
+                l.from()
+                        .spot()
+                        .map(p -> PlumbingDocument.PointDocument.of(p.at()))
+                        .orElse(null),
+                l.to().spot()
+                        .map(p -> PlumbingDocument.PointDocument.of(p.at()))
+                        .orElse(null),
                 chain(l, plan),
                 joints(l),
                 alternatives(l, plan, parts),
@@ -204,6 +209,8 @@ final class LineWriter {
 
     private static Plumbed.Cut cut(Line l, CutList c, HoseType hose) {
         return new Plumbed.Cut(
+                PlumbingSolver.mm(c.centreLine() + l.adaptors()),
+                round(l.bends(), 1),
                 PlumbingSolver.mm(c.centreLine()),
                 PlumbingSolver.mm(c.deductionFrom()),
                 PlumbingSolver.mm(c.deductionTo()),
@@ -219,7 +226,7 @@ final class LineWriter {
                 c.clips().stream().map(PlumbingSolver::mm).toList(),
                 l.fromEnd().map(LineWriter::words).orElse(""),
                 l.toEnd().map(LineWriter::words).orElse(""),
-                MessageDocument.all(CutOrder.of(c, hose)));
+                MessageDocument.all(CutOrder.of(c, hose, l.turnedOnCar())));
     }
 
     private static String words(HoseEnd e) {

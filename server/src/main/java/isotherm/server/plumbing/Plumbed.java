@@ -3,17 +3,13 @@ package isotherm.server.plumbing;
 import isotherm.core.bill.BillLine;
 import isotherm.core.message.Measure;
 import isotherm.core.parts.HoseType;
+import isotherm.core.plumb.Level;
 import isotherm.core.route.Bay;
 import isotherm.core.takeoff.Misfit;
-import isotherm.server.contract.Checked;
 import isotherm.server.contract.MessageDocument;
 import isotherm.server.contract.Missing;
-import isotherm.server.contract.Problem;
-import isotherm.server.contract.Text;
 import isotherm.server.garage.BayDocument;
-import isotherm.server.garage.CarDocument;
 import isotherm.server.garage.DesignDocument;
-import isotherm.server.garage.DutyDocument;
 import isotherm.server.garage.PlumbingDocument;
 import isotherm.server.session.OutcomeDocument;
 import java.util.List;
@@ -21,7 +17,8 @@ import java.util.List;
 /**
  * What a choice between engine and core comes to.
  *
- * @param fit how the takeoff goes onto the engine
+ * @param level what the lengths of the hoses rest on
+ * @param fit how the takeoff goes onto the engine; missing while the filter's surroundings are not measured
  * @param lines feed and return
  * @param boxes everything that the hoses keep clear of: the bay's boxes, the nose and the core
  * @param pairedMm length on which the two hoses run side by side
@@ -35,7 +32,8 @@ import java.util.List;
  * @param notes what the way of the ports and the parts in the loop ask for
  */
 public record Plumbed(
-        Fit fit,
+        Level level,
+        @Missing("the filter's surroundings are not measured") Fit fit,
         List<PlumbedLine> lines,
         List<BayDocument.BoxDocument> boxes,
         double pairedMm,
@@ -94,8 +92,8 @@ public record Plumbed(
             String name,
             boolean found,
             List<String> inTheWay,
-            PlumbingDocument.PointDocument fromPort,
-            PlumbingDocument.PointDocument toPort,
+            @Missing("not measured") PlumbingDocument.PointDocument fromPort,
+            @Missing("not measured") PlumbingDocument.PointDocument toPort,
             List<ChainPart> chain,
             List<JointDocument> joints,
             List<Alternative> alternatives,
@@ -184,6 +182,8 @@ public record Plumbed(
     /**
      * What is cut, marked and turned.
      *
+     * @param wireMm what a wire along its way measures, from port to port
+     * @param bends right angles that the hose goes round
      * @param centreLineMm from seat to seat
      * @param deductionFromMm what the first end takes of it
      * @param deductionToMm what the second end takes of it
@@ -200,6 +200,8 @@ public record Plumbed(
      * @param order order of work
      */
     public record Cut(
+            double wireMm,
+            double bends,
             double centreLineMm,
             double deductionFromMm,
             double deductionToMm,
@@ -314,37 +316,4 @@ public record Plumbed(
      * @param toBuy price of the loose parts that are not there yet
      */
     public record Kit(double loosePrice, double kitPrice, double looseHours, double kitHours, double toBuy) {}
-
-    /**
-     * What is asked.
-     *
-     * @param car a car whose bay is measured
-     * @param duty the duty, whose peak the pressures are reckoned at
-     * @param design a design whose core is placed and whose plumbing is chosen
-     * @param sizes whether to reckon the same with hoses of other sizes
-     */
-    public record PlumbQuestion(
-            @Text("a car whose bay is measured") CarDocument car,
-            @Text("the duty whose peak the pressures are reckoned at") DutyDocument duty,
-            @Text("a design whose core is placed and whose plumbing is chosen") DesignDocument design,
-            @Missing("false") @Text("whether to reckon the same with hoses of other sizes") Boolean sizes)
-            implements Checked {
-        @Override
-        public void check(String path, List<Problem> problems) {
-            car.check(path + "/car", problems);
-            duty.check(path + "/duty", problems);
-            design.check(path + "/design", problems);
-            if (car.bay() == null) {
-                problems.add(Problem.of(path + "/car/bay", null, "The bay has to be measured first"));
-            }
-            if (design.cooler() == null) {
-                problems.add(Problem.of(path + "/design/cooler", null, "A design with a cooler is expected here"));
-            } else if (design.cooler().placement() == null) {
-                problems.add(Problem.of(path + "/design/cooler/placement", null, "The core has to be placed first"));
-            }
-            if (design.plumbing() == null) {
-                problems.add(Problem.of(path + "/design/plumbing", null, "The plumbing has to be chosen first"));
-            }
-        }
-    }
 }

@@ -6,7 +6,6 @@ import static isotherm.server.contract.Rounding.round;
 import isotherm.core.bill.BillLine;
 import isotherm.core.bill.BillOfMaterials;
 import isotherm.core.bill.DesignBill;
-import isotherm.core.car.Car;
 import isotherm.core.car.Design;
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.exchanger.CoreModel;
@@ -17,18 +16,17 @@ import isotherm.core.line.CorePorts;
 import isotherm.core.line.Line;
 import isotherm.core.parts.HoseType;
 import isotherm.core.parts.Parts;
-import isotherm.core.parts.Takeoff;
+import isotherm.core.plumb.Level;
 import isotherm.core.plumb.Plumbing;
 import isotherm.core.plumb.PlumbingNotes;
 import isotherm.core.route.Bay;
 import isotherm.core.simulate.PressureCheck;
 import isotherm.core.simulate.Simulator;
+import isotherm.core.takeoff.TakeoffFit;
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.contract.MessageDocument;
-import isotherm.server.contract.Problem;
 import isotherm.server.garage.BayDocument;
 import isotherm.server.garage.DesignDocument;
-import isotherm.server.garage.PlumbingDocument;
 import isotherm.server.session.OutcomeDocument;
 import isotherm.server.session.Solver;
 import java.util.ArrayList;
@@ -40,57 +38,10 @@ import java.util.function.BooleanSupplier;
 
 /** From a choice between engine and core to what it comes to, the same for HTTP and for {@code solve}. */
 public final class PlumbingSolver {
-    /** The search asks whether it is still wanted every thousand steps; what takes as many is given up. */
-    private static final int MOST_ASKED = 2000;
     /** The sizes that are held side by side. */
     private static final List<String> SIZES = List.of("-8", "-10", "-12");
 
     private PlumbingSolver() {}
-
-    /** What a question stands on. */
-    private record Ground(
-            Plumbed.PlumbQuestion question,
-            Car car,
-            Design design,
-            Bay bay,
-            Plumbing.Choice choice,
-            Parts parts,
-            BooleanSupplier left) {
-        /** Looks for the routes; refuses what takes more steps than somebody would wait for. */
-        public Plumbing plan(Plumbing.Choice with, boolean explain) {
-            int[] asked = {0};
-            BooleanSupplier bounded = () -> {
-                synchronized (asked) {
-                    return ++asked[0] > MOST_ASKED || left.getAsBoolean();
-                }
-            };
-            try {
-                return searched(with, explain, bounded);
-            } catch (CancellationException e) {
-                if (asked[0] > MOST_ASKED && !left.getAsBoolean()) {
-                    throw Problem.refused(
-                            "/car/bay/boxes",
-                            null,
-                            "No routes were found within the bounds of the search. Give a way-point for each hose, or leave out"
-                                    + " boxes that are far from both");
-                }
-                throw e;
-            }
-        }
-
-        private Plumbing searched(Plumbing.Choice with, boolean explain, BooleanSupplier bounded) {
-            return Plumbing.plan(
-                    question.car().bay().stand().toCore(),
-                    bay,
-                    design.cooler().orElseThrow().core(),
-                    question.design().cooler().placement().toCore(),
-                    question.design().plumbing().coreEnd(),
-                    with,
-                    parts,
-                    explain,
-                    bounded);
-        }
-    }
 
     /**
      * @param q a car, a duty and a design
@@ -101,8 +52,8 @@ public final class PlumbingSolver {
      * @throws InvalidDocument when the takeoff or the hose is not in the catalogue
      * @throws CancellationException when nobody waits any more
      */
-    public static Plumbed plumb(Plumbed.PlumbQuestion q, Parts parts, List<CorePart> cores, BooleanSupplier left) {
-        Ground ground = ground(q, parts, left);
+    public static Plumbed plumb(PlumbQuestion q, Parts parts, List<CorePart> cores, BooleanSupplier left) {
+        PlumbingGround ground = PlumbingGround.of(q, parts, left);
         Plumbing plan = ground.plan(ground.choice(), true);
         Optional<Design> piped = piped(ground, plan);
         Optional<Plumbed.PlumbFigures> figures = piped.map(d -> figures(ground, d, plan));
@@ -118,11 +69,12 @@ public final class PlumbingSolver {
         BillOfMaterials.KitOrLoose kit = loop.kitOrLoose(bill);
         List<String> have = q.design().plumbing().have();
         return new Plumbed(
-                fit(plan),
+                plan.level(),
+                plan.fit().map(PlumbingSolver::fit).orElse(null),
                 plan.lines().stream()
                         .map(l -> LineWriter.line(l, plan, ground.bay(), ground.parts()))
                         .toList(),
-                boxes(ground),
+                boxes(ground, plan.level()),
                 mm(plan.paired()),
                 round(plan.hose().family().cuttable() ? plan.hoseToBuy() : 0, 2),
                 round(plan.hose().family().cuttable() ? plan.offcut() : 0, 3),
@@ -159,65 +111,21 @@ public final class PlumbingSolver {
      * @return what is to be put together
      * @throws InvalidDocument when the takeoff or the hose is not in the catalogue
      */
-    public static Planned plan(Plumbed.PlumbQuestion q, Parts parts) {
-        Ground ground = ground(q, parts, () -> false);
+    public static Planned plan(PlumbQuestion q, Parts parts) {
+        PlumbingGround ground = PlumbingGround.of(q, parts, () -> false);
         Plumbing plan = ground.plan(ground.choice(), false);
         return new Planned(plan, piped(ground, plan));
     }
 
-    private static Ground ground(Plumbed.PlumbQuestion q, Parts parts, BooleanSupplier left) {
-        PlumbingDocument p = q.design().plumbing();
-        Optional<Takeoff> takeoff = parts.takeoffs().stream()
-                .filter(t -> t.number().equals(p.takeoff()))
-                .findFirst();
-        Optional<HoseType> hose =
-                parts.hoses().stream().filter(h -> h.number().equals(p.hose())).findFirst();
-        List<Problem> problems = new ArrayList<>();
-        if (takeoff.isEmpty()) {
-            problems.add(
-                    Problem.of("/design/plumbing/takeoff", p.takeoff(), "There is no such takeoff in the catalogue"));
-        }
-        if (hose.isEmpty()) {
-            problems.add(Problem.of("/design/plumbing/hose", p.hose(), "There is no such hose in the catalogue"));
-        }
-        if (!problems.isEmpty()) {
-            throw new InvalidDocument(problems);
-        }
-        Bay bay = q.car().bay().toCore();
-        if (q.car().nose() != null) {
-            bay = bay.with(Bay.of(q.car().nose().toCore()));
-        }
-        Plumbing.Choice choice = new Plumbing.Choice(
-                takeoff.orElseThrow(),
-                Math.toRadians(p.clockDeg()),
-                hose.orElseThrow(),
-                p.wish(),
-                p.feedPoints().stream()
-                        .map(PlumbingDocument.PointDocument::toCore)
-                        .toList(),
-                p.backPoints().stream()
-                        .map(PlumbingDocument.PointDocument::toCore)
-                        .toList(),
-                p.sleeved(),
-                p.feed() == null ? Plumbing.FeedPort.LOWER : p.feed(),
-                p.engineMovesMm() * 1e-3,
-                q.design().keepFactoryExchanger(),
-                p.accessories().stream()
-                        .map(PlumbingDocument.AccessoryDocument::toCore)
-                        .toList());
-        return new Ground(q, q.car().toCore(), q.design().toCore(), bay, choice, parts, left);
-    }
-
     /** The design with hoses as they have been routed. */
-    private static Optional<Design> piped(Ground g, Plumbing plan) {
+    private static Optional<Design> piped(PlumbingGround g, Plumbing plan) {
         Optional<Hose> feed = plan.hose(plan.feed());
         Optional<Hose> back = plan.hose(plan.back());
         if (feed.isEmpty() || back.isEmpty()) {
             return Optional.empty();
         }
         Design.Cooler c = g.design().cooler().orElseThrow();
-        CoolerLoop loop =
-                new CoolerLoop(
+        CoolerLoop loop = new CoolerLoop(
                 feed.get(),
                 back.get(),
                 plan.heads(),
@@ -240,14 +148,14 @@ public final class PlumbingSolver {
         return new DesignDocument.HoseDocument(round(h.bore() * 1e3, 2), round(h.length(), 3), round(h.elbows90(), 2));
     }
 
-    private static double peakK(Ground g, Design design) {
+    private static double peakK(PlumbingGround g, Design design) {
         return Arrays.stream(Simulator.run(g.car(), g.question().duty().toCore(), design)
                         .oil())
                 .max()
                 .orElseThrow();
     }
 
-    private static OilCircuit.Point hotTop(Ground g, Design design, double hotK) {
+    private static OilCircuit.Point hotTop(PlumbingGround g, Design design, double hotK) {
         Design.Cooler c = design.cooler().orElseThrow();
         double lift = c.loop().thermostat().map(t -> t.liftWarming(hotK)).orElse(1.0);
         return new OilCircuit(g.car().oil(), g.car().pump(), g.car().gauge())
@@ -255,7 +163,7 @@ public final class PlumbingSolver {
                 .at(g.car().engine().maxRpm(), hotK, Optional.of(c.loop()), Optional.of(new CoreModel(c.core())), lift);
     }
 
-    private static Plumbed.PlumbFigures figures(Ground g, Design design, Plumbing plan) {
+    private static Plumbed.PlumbFigures figures(PlumbingGround g, Design design, Plumbing plan) {
         double hotK = peakK(g, design);
         PressureCheck check = PressureCheck.of(g.car(), design, hotK);
         return new Plumbed.PlumbFigures(
@@ -277,7 +185,7 @@ public final class PlumbingSolver {
         return round(bill.kitOrLoose(bill.lines(addedOil, 0)).loosePrice(), 2);
     }
 
-    private static List<Plumbed.Size> sizes(Ground g, Plumbing chosen) {
+    private static List<Plumbed.Size> sizes(PlumbingGround g, Plumbing chosen) {
         List<Plumbed.Size> sizes = new ArrayList<>();
         for (String dash : SIZES) {
             Optional<HoseType> hose = g.parts().sized(chosen.hose(), dash);
@@ -290,7 +198,7 @@ public final class PlumbingSolver {
         return sizes;
     }
 
-    private static Plumbed.Size size(Ground g, HoseType hose, boolean chosen, Plumbing plan) {
+    private static Plumbed.Size size(PlumbingGround g, HoseType hose, boolean chosen, Plumbing plan) {
         Optional<Design> piped = piped(g, plan);
         boolean found = plan.lines().stream().allMatch(Line::found);
         double price = loosePrice(plan, 0);
@@ -328,23 +236,26 @@ public final class PlumbingSolver {
                 price);
     }
 
-    private static Plumbed.Fit fit(Plumbing plan) {
+    private static Plumbed.Fit fit(TakeoffFit fit) {
         return new Plumbed.Fit(
-                plan.fit().misfits().stream()
+                fit.misfits().stream()
                         .map(m -> new Plumbed.MisfitDocument(
                                 m.kind(),
                                 MessageDocument.of(m.what()),
                                 MessageDocument.of(m.why()),
                                 MessageDocument.of(m.remedy())))
                         .toList(),
-                mm(plan.fit().engagement()),
-                mm(plan.fit().stack()),
-                plan.fit().freeClock().isPresent()
-                        ? (Double) round(Math.toDegrees(plan.fit().freeClock().getAsDouble()), 0)
+                mm(fit.engagement()),
+                mm(fit.stack()),
+                fit.freeClock().isPresent()
+                        ? (Double) round(Math.toDegrees(fit.freeClock().getAsDouble()), 0)
                         : null);
     }
 
-    private static List<BayDocument.BoxDocument> boxes(Ground g) {
+    private static List<BayDocument.BoxDocument> boxes(PlumbingGround g, Level level) {
+        if (level != Level.BAY) {
+            return List.of();
+        }
         Bay all = g.bay()
                 .with(List.of(CorePorts.box(
                         g.design().cooler().orElseThrow().core(),

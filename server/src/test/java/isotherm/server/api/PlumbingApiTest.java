@@ -9,6 +9,7 @@ import isotherm.server.contract.DocumentReader;
 import isotherm.server.contract.MessageDocument;
 import isotherm.server.garage.BayDocument;
 import isotherm.server.garage.PlumbingDocument;
+import isotherm.server.plumbing.PlumbQuestion;
 import isotherm.server.plumbing.Plumbed;
 import isotherm.server.plumbing.PlumbingSolver;
 import isotherm.server.testing.Examples;
@@ -102,7 +103,7 @@ class PlumbingApiTest {
         q.set("duty", demo.get("duties").get(0));
         q.set("design", demo.get("designs").get(0));
         Plumbed p = PlumbingSolver.plumb(
-                DocumentReader.read(q.toString(), Plumbed.PlumbQuestion.class),
+                DocumentReader.read(q.toString(), PlumbQuestion.class),
                 PlumbingParts.shipped(),
                 CorePart.shipped(),
                 () -> false);
@@ -139,7 +140,7 @@ class PlumbingApiTest {
                 .put("frontMm", 420)
                 .put("depthMm", 60);
         Plumbed p = PlumbingSolver.plumb(
-                DocumentReader.read(q.toString(), Plumbed.PlumbQuestion.class),
+                DocumentReader.read(q.toString(), PlumbQuestion.class),
                 PlumbingParts.shipped(),
                 CorePart.shipped(),
                 () -> false);
@@ -229,7 +230,7 @@ class PlumbingApiTest {
     @Test
     void solveGivesTheSameAnswer() {
         Plumbed solved = PlumbingSolver.plumb(
-                DocumentReader.read(Examples.read("plumb"), Plumbed.PlumbQuestion.class),
+                DocumentReader.read(Examples.read("plumb"), PlumbQuestion.class),
                 PlumbingParts.shipped(),
                 CorePart.shipped(),
                 () -> false);
@@ -257,9 +258,12 @@ class PlumbingApiTest {
                 .contains("/design/plumbing/clockDeg", "0 to 360");
         HttpResponse<String> nothing = asked(question(q -> {
             ((ObjectNode) q.get("car")).remove("bay");
-            ((ObjectNode) q.get("design")).remove("plumbing");
+            plumbing(q).put("level", "BAY");
         }));
-        assertThat(nothing.body()).contains("The bay has to be measured first", "The plumbing has to be chosen first");
+        assertThat(nothing.body()).contains("The bay has to be measured for this");
+        assertThat(asked(question(q -> ((ObjectNode) q.get("design")).remove("plumbing")))
+                        .body())
+                .contains("The plumbing has to be chosen first");
         assertThat(asked(question(q -> plumbing(q).put("takeoff", "none").put("hose", "string")))
                         .body())
                 .contains("There is no such takeoff", "There is no such hose");

@@ -1,0 +1,162 @@
+package isotherm.server.plumbing;
+
+import isotherm.core.car.Car;
+import isotherm.core.car.Design;
+import isotherm.core.line.Line;
+import isotherm.core.parts.End;
+import isotherm.core.parts.HoseType;
+import isotherm.core.parts.Parts;
+import isotherm.core.parts.Takeoff;
+import isotherm.core.plumb.Planner;
+import isotherm.core.plumb.Plumbing;
+import isotherm.core.route.Bay;
+import isotherm.core.takeoff.FilterStand;
+import isotherm.server.contract.DocumentReader;
+import isotherm.server.contract.InvalidDocument;
+import isotherm.server.contract.Problem;
+import isotherm.server.garage.PlumbingDocument;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.function.BooleanSupplier;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
+
+/** What a question stands on. */
+record PlumbingGround(
+        PlumbQuestion question,
+        Car car,
+        Design design,
+        Bay bay,
+        Plumbing.Choice choice,
+        Parts parts,
+        BooleanSupplier left) {
+    /** The search asks whether it is still wanted every thousand steps; what takes as many is given up. */
+    private static final int MOST_ASKED = 2000;
+    /** The longest wire that is taken, mm. */
+    private static final double LONGEST_WIRE = 8000;
+
+    static PlumbingGround of(PlumbQuestion q, Parts parts, BooleanSupplier left) {
+        PlumbingDocument p = q.design().plumbing();
+        Optional<Takeoff> takeoff = parts.takeoffs().stream()
+                .filter(t -> t.number().equals(p.takeoff()))
+                .findFirst();
+        Optional<HoseType> hose =
+                parts.hoses().stream().filter(h -> h.number().equals(p.hose())).findFirst();
+        List<Problem> problems = new ArrayList<>();
+        if (takeoff.isEmpty()) {
+            problems.add(
+                    Problem.of("/design/plumbing/takeoff", p.takeoff(), "There is no such takeoff in the catalogue"));
+        }
+        if (hose.isEmpty()) {
+            problems.add(Problem.of("/design/plumbing/hose", p.hose(), "There is no such hose in the catalogue"));
+        }
+        if (!problems.isEmpty()) {
+            throw new InvalidDocument(problems);
+        }
+        Bay bay = q.car().bay() == null
+                ? Bay.free(List.of(Vector3D.ZERO), 1)
+                : q.car().bay().toCore();
+        if (q.car().nose() != null) {
+            bay = bay.with(Bay.of(q.car().nose().toCore()));
+        }
+        Plumbing.Choice choice = new Plumbing.Choice(
+                takeoff.orElseThrow(),
+                Math.toRadians(p.clockDeg()),
+                hose.orElseThrow(),
+                p.wish(),
+                p.feedPoints().stream()
+                        .map(PlumbingDocument.PointDocument::toCore)
+                        .toList(),
+                p.backPoints().stream()
+                        .map(PlumbingDocument.PointDocument::toCore)
+                        .toList(),
+                p.sleeved(),
+                p.feed() == null ? Plumbing.FeedPort.LOWER : p.feed(),
+                p.engineMovesMm() * 1e-3,
+                q.design().keepFactoryExchanger(),
+                p.accessories().stream()
+                        .map(PlumbingDocument.AccessoryDocument::toCore)
+                        .toList());
+        return new PlumbingGround(q, q.car().toCore(), q.design().toCore(), bay, choice, parts, left);
+    }
+
+    /** Looks for the routes; refuses what takes more steps than somebody would wait for. */
+    public Plumbing plan(Plumbing.Choice with, boolean explain) {
+        int[] asked = {0};
+        BooleanSupplier bounded = () -> {
+            synchronized (asked) {
+                return ++asked[0] > MOST_ASKED || left.getAsBoolean();
+            }
+        };
+        try {
+            return searched(with, explain, bounded);
+        } catch (CancellationException e) {
+            if (asked[0] > MOST_ASKED && !left.getAsBoolean()) {
+                throw Problem.refused(
+                        "/car/bay/boxes",
+                        null,
+                        "No routes were found within the bounds of the search. Give a way-point for each hose, or leave out"
+                                + " boxes that are far from both");
+            }
+            throw e;
+        }
+    }
+
+    private Plumbing searched(Plumbing.Choice with, boolean explain, BooleanSupplier bounded) {
+        return switch (question.level().orElseThrow()) {
+            case BAY -> byBay(with, explain, bounded);
+            case ENDS ->
+                Planner.between(stand(), question.design().plumbing().ends().toCore(), coreEnd(), with, parts, bounded);
+            case WIRE -> byWire(with);
+        };
+    }
+
+    private Plumbing byBay(Plumbing.Choice with, boolean explain, BooleanSupplier bounded) {
+        return Planner.byBay(
+                question.car().bay().stand().toCore(),
+                bay,
+                design.cooler().orElseThrow().core(),
+                question.design().cooler().placement().toCore(),
+                coreEnd(),
+                with,
+                parts,
+                explain,
+                bounded);
+    }
+
+    private Plumbing byWire(Plumbing.Choice with) {
+        PlumbingDocument.WiresDocument wires = question.design().plumbing().wires();
+        Plumbing plan =
+                Planner.byWire(stand(), wires.feed().toCore(), wires.back().toCore(), coreEnd(), with, parts);
+        List<Problem> problems = new ArrayList<>();
+        tooShort("feed", wires.feed(), plan.feed(), problems);
+        tooShort("back", wires.back(), plan.back(), problems);
+        if (!problems.isEmpty()) {
+            throw new InvalidDocument(problems);
+        }
+        return plan;
+    }
+
+    private static void tooShort(String name, PlumbingDocument.WireDocument wire, Line line, List<Problem> problems) {
+        line.leastWire().stream().filter(l -> !line.found()).forEach(least -> {
+            double needed = Math.ceil(least * 1e3);
+            problems.add(new Problem(
+                    "/design/plumbing/wires/" + name + "/lengthMm",
+                    DocumentReader.number(wire.lengthMm()),
+                    "Adaptors and hose ends alone are so long that a hose of this way needs at least "
+                            + DocumentReader.number(needed) + " mm from port to port",
+                    needed,
+                    LONGEST_WIRE,
+                    "mm"));
+        });
+    }
+
+    private Optional<FilterStand> stand() {
+        return Optional.ofNullable(question.car().bay()).map(b -> b.stand().toCore());
+    }
+
+    private End coreEnd() {
+        return question.design().plumbing().coreEnd();
+    }
+}
