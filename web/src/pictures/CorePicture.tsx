@@ -1,4 +1,6 @@
 import styled, { useTheme } from 'styled-components';
+import type { Schemas } from '../api/client';
+import { CoreDetails } from './CoreDetails';
 import { usePreferences } from '../preferences/preferences';
 import { useWidth } from './useWidth';
 
@@ -21,6 +23,8 @@ interface Props {
   readonly heightMm: number;
   readonly shadedPercent: number;
   readonly height: number;
+  /** Its ports and holes, once they are known. */
+  readonly layout: Schemas['CoreSheetDocument'] | undefined;
 }
 
 /** Largest core that the drawing's scale leaves room for, mm; larger ones shrink the scale. */
@@ -29,7 +33,7 @@ const LABEL = 52;
 const FOOT = 20;
 
 /** The core to scale: its rows, its tanks, and the part of its face that gets no air. */
-export function CorePicture({ rows, widthMm, outsideWidthMm, heightMm, shadedPercent, height }: Props) {
+export function CorePicture({ rows, widthMm, outsideWidthMm, heightMm, shadedPercent, height, layout }: Props) {
   const theme = useTheme();
   const { show } = usePreferences();
   const [ref, width] = useWidth();
@@ -84,6 +88,12 @@ export function CorePicture({ rows, widthMm, outsideWidthMm, heightMm, shadedPer
             />
           </g>
         )}
+        <CoreDetails
+          layout={layout}
+          x={(mm) => left + wide / 2 + mm * scale}
+          y={(mm) => top + tall / 2 - mm * scale}
+          scale={scale}
+        />
         <text x={left + wide / 2} y={height - 5} textAnchor="middle">
           {show(outsideWidthMm, 'length')} over the tanks
         </text>

@@ -4,6 +4,7 @@ import styled, { useTheme } from 'styled-components';
 import type { Schemas } from '../api/client';
 import { usePreferences } from '../preferences/preferences';
 import type { CarDocument } from '../api/client';
+import { CoreDetails } from './CoreDetails';
 import { useWidth } from './useWidth';
 
 export type Nose = NonNullable<CarDocument['nose']>;
@@ -260,6 +261,12 @@ export function NosePicture({ nose, at, fit, airMPerS, marked, onMove, onDrag, m
               ))}
               <rect {...front(fit.face)} fill="none" stroke={theme.ink} strokeWidth={0.8} />
               <rect className="edge" {...front(fit.outline)} fill="none" stroke={theme.ink} strokeWidth={2.2} />
+              <CoreDetails
+                layout={fit.layout}
+                x={(mm) => fx(fit.outline.leftMm + fit.outline.widthMm / 2 + mm)}
+                y={(mm) => fy(fit.outline.bottomMm + fit.outline.heightMm / 2 + mm * upright(fit))}
+                scale={Math.abs(fx(1) - fx(0))}
+              />
             </g>
             <g
               role="slider"
@@ -369,4 +376,10 @@ function Dimensions(props: {
       )}
     </g>
   );
+}
+
+/** How much of the core's height is seen from the front: less than all of it when it leans. */
+function upright(fit: Schemas['PlacementAnswer']): number {
+  const [low, high] = fit.section;
+  return low && high ? (high.yMm - low.yMm) / fit.layout.outsideHeightMm : 1;
 }

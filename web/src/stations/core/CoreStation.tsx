@@ -15,6 +15,7 @@ import { PriceOfCore } from './PriceOfCore';
 import { AirFields, MakeFields, OilOfDesign } from './CoreFields';
 import { CoreFigures } from './CoreFigures';
 import { ColdRoad } from './ColdRoad';
+import { OutsideFields } from './OutsideFields';
 import { AddCore } from './AddCore';
 import { ThermostatFields, useCooler } from './coolerFields';
 import { MapPanel } from './MapPanel';
@@ -57,6 +58,7 @@ export function CoreStation() {
             heightMm={core?.heightMm ?? cooler.rows * 7.7}
             shadedPercent={cooler.shadedPercent}
             height={150}
+            layout={core?.layout}
           />
           <Slide
             label="Rows"
@@ -87,6 +89,7 @@ export function CoreStation() {
           <ThermostatFields />
           <div>
             <MakeFields />
+            <OutsideFields />
             <AirFields />
             <OilOfDesign />
             <Fold name="To buy" open>

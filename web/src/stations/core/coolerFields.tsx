@@ -6,6 +6,13 @@ import { Pick, QuantityField, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
 import { usePresets } from '../../bench/presets';
 
+/** What makes it another core, of which the data sheet says nothing. */
+const OTHER_CORE = ['construction', 'rows', 'widthMm', 'depthMm', 'passes', 'ports'] as const;
+
+function otherCore(change: Partial<CoolerDocument>): boolean {
+  return OTHER_CORE.some((field) => field in change);
+}
+
 /** The design's cooler and a way to change parts of it; a part that is set to undefined goes. */
 export function useCooler() {
   const { design, changeDesign, followDesign } = useBench();
@@ -13,7 +20,9 @@ export function useCooler() {
   const put = (to: typeof changeDesign) => (change: Partial<CoolerDocument>) => {
     if (cooler) {
       const next = Object.fromEntries(
-        Object.entries({ ...cooler, ...change }).filter(([, v]) => v !== undefined),
+        Object.entries({ ...cooler, ...(otherCore(change) ? { sheet: undefined } : {}), ...change }).filter(
+          ([, v]) => v !== undefined,
+        ),
       ) as unknown as CoolerDocument;
       to({ ...design, cooler: next });
     }

@@ -1,5 +1,4 @@
-import type { CoolerDocument } from '../../api/client';
-import { useBench } from '../../bench/workbench';
+import type { CoolerDocument, Schemas } from '../../api/client';
 import { DocumentNumber } from '../../kit/fields';
 import { Button, Muted, Pick, Row, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
@@ -14,14 +13,19 @@ const METHODS = [
   { id: 'RIVET_NUT', name: 'Rivet nut' },
 ] as const;
 
-export function Mounts({ placement, move }: { placement: Placement; move: (p: Placement) => void }) {
-  const { outcome } = useBench();
+/** Where the core is held: by its own holes, at its corners, or point by point. */
+export function Mounts(props: {
+  placement: Placement;
+  /** The core's outside; unknown until the server has answered. */
+  layout: Schemas['CoreSheetDocument'] | undefined;
+  move: (p: Placement) => void;
+}) {
+  const { placement, layout, move } = props;
   const { mounts } = placement;
   const set = (next: Mount[]) => move({ ...placement, mounts: next });
-  const core = outcome?.core;
-  const corners = () => {
-    const x = Math.round((core?.outsideWidthMm ?? 320) / 2) + 15;
-    const y = Math.max(10, Math.round((core?.heightMm ?? 150) / 2) - 15);
+  const corners = (outside: Schemas['CoreSheetDocument']) => {
+    const x = Math.round(outside.outsideWidthMm / 2) + 15;
+    const y = Math.max(10, Math.round(outside.outsideHeightMm / 2) - 15);
     set(
       [
         [-x, y],
@@ -87,7 +91,14 @@ export function Mounts({ placement, move }: { placement: Placement; move: (p: Pl
         >
           One mount more
         </Button>
-        <Button onPress={corners}>Four at the corners</Button>
+        <Button isDisabled={!layout} onPress={() => layout && corners(layout)}>
+          Four at the corners
+        </Button>
+        {layout && layout.holes.length > 0 && (
+          <Button onPress={() => set(layout.holes.map((h) => ({ ...h, method: 'BOLT', rubber: true })))}>
+            At the core’s own holes
+          </Button>
+        )}
       </Row>
       <Muted>
         Three or four points on rubber, with play for expansion. Bare holes get paint. Cable ties are not a mount.

@@ -50,7 +50,16 @@ function usePlacement() {
   const key = {
     nose: car.nose,
     placement,
-    core: cooler && [cooler.construction, cooler.rows, cooler.widthMm, cooler.depthMm, cooler.detail],
+    core: cooler && [
+      cooler.construction,
+      cooler.rows,
+      cooler.widthMm,
+      cooler.depthMm,
+      cooler.detail,
+      cooler.sheet,
+      cooler.passes,
+      cooler.ports,
+    ],
   };
   const fit = useQuery({
     ...queries.placement(key, asked),
@@ -166,7 +175,7 @@ function Placed() {
             )}
             {placement && (
               <Fold name="Mounts" short={placement.mounts.length === 0 ? 'none yet' : `${placement.mounts.length}`}>
-                <Mounts placement={placement} move={move} />
+                <Mounts placement={placement} layout={fit?.layout} move={move} />
               </Fold>
             )}
             {placement && nose && (

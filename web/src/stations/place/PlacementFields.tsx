@@ -37,6 +37,11 @@ export function PlacementFields({ placement, move }: { placement: Placement; mov
         onChange={(tiltDeg) => move({ ...placement, tiltDeg })}
       />
       <Toggle
+        label="Back to the front"
+        value={placement.turned === true}
+        onChange={(turned) => move({ ...placement, turned })}
+      />
+      <Toggle
         label="Shroud"
         value={placement.shroud}
         onChange={(shroud) => move({ ...placement, shroud, foam: shroud && placement.foam })}

@@ -249,9 +249,9 @@ class PlumbStationTest extends Workshop {
     }
 
     @Test
-    void aDesignWithoutPlaceOrCoolerSaysWhatComesFirst() {
+    void aDesignWithoutACoolerBeginsOneHere() {
         choose("Design", "As it is today");
-        assertThat(page.getByText("Add a core on the Core station first; then it can be plumbed."))
-                .isVisible();
+        button("Add a core").click();
+        assertThat(field("Feed wire")).isVisible();
     }
 }

@@ -47,7 +47,8 @@ class WireStoryTest extends Workshop {
                 .isVisible();
         Download paper = page.waitForDownload(() -> button("Print cut list").click());
         assertThat(Files.readAllBytes(paper.path())).startsWith("%PDF-".getBytes(StandardCharsets.US_ASCII));
-        page.waitForDownload(() -> button("Print bill").click());
+        unfold("Bill of materials");
+        page.waitForDownload(() -> button("Bill as PDF").click());
 
         // An elbow at one end takes its length from the hose.
         unfold("Feed, ends");

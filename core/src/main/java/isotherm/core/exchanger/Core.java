@@ -1,5 +1,7 @@
 package isotherm.core.exchanger;
 
+import java.util.Optional;
+
 /**
  * An oil cooler core as a builder chooses it.
  *
@@ -11,6 +13,7 @@ package isotherm.core.exchanger;
  * @param finish what is on the fins
  * @param ports where the ports point when fitted
  * @param detail the dimensions inside
+ * @param sheet what its data sheet says of its outside; empty where it is made as usual
  */
 public record Core(
         Construction construction,
@@ -20,7 +23,8 @@ public record Core(
         int passes,
         Finish finish,
         Ports ports,
-        CoreDetail detail) {
+        CoreDetail detail,
+        Optional<CoreSheet> sheet) {
 
     /** Checks that the choice can exist at all. */
     public Core {
@@ -28,6 +32,43 @@ public record Core(
             throw new IllegalArgumentException(
                     "A core needs rows, one or two passes, a width and a depth: " + rows + ", " + passes);
         }
+    }
+
+    /**
+     * A core whose outside is made as usual.
+     *
+     * @param construction how it is made
+     * @param rows oil rows, 1 to 60
+     * @param width finned width along the oil rows, between the tanks, m
+     * @param depth along the air stream, m
+     * @param passes 1, or 2 for both ports on one end
+     * @param finish what is on the fins
+     * @param ports where the ports point when fitted
+     * @param detail the dimensions inside
+     */
+    public Core(
+            Construction construction,
+            int rows,
+            double width,
+            double depth,
+            int passes,
+            Finish finish,
+            Ports ports,
+            CoreDetail detail) {
+        this(construction, rows, width, depth, passes, finish, ports, detail, Optional.empty());
+    }
+
+    /**
+     * @param other what its data sheet says of its outside
+     * @return this core with it
+     */
+    public Core withSheet(CoreSheet other) {
+        return new Core(construction, rows, width, depth, passes, finish, ports, detail, Optional.of(other));
+    }
+
+    /** @return it as it is measured and drawn, seen from the front */
+    public CoreLayout layout() {
+        return CoreLayout.of(this);
     }
 
     /**
@@ -57,7 +98,7 @@ public record Core(
 
     /**
      * @param newRows oil rows
-     * @return the same core with another number of rows
+     * @return the same core with another number of rows, its outside as usual for them
      */
     public Core withRows(int newRows) {
         return new Core(construction, newRows, width, depth, passes, finish, ports, detail);
@@ -76,7 +117,7 @@ public record Core(
      * @return this core with the other's finish and ports
      */
     public Core orientedLike(Core other) {
-        return new Core(construction, rows, width, depth, passes, other.finish, other.ports, detail);
+        return new Core(construction, rows, width, depth, passes, other.finish, other.ports, detail, sheet);
     }
 
     /** @return height of the air fins between two oil rows, m */
@@ -101,12 +142,12 @@ public record Core(
 
     /** @return outside width with both tanks, m */
     public double outsideWidth() {
-        return width + 2 * detail.tank();
+        return sheet.map(CoreSheet::outsideWidth).orElse(width + 2 * detail.tank());
     }
 
     /** @return outside height with both end plates, m */
     public double outsideHeight() {
-        return height() + 2 * detail.endPlate();
+        return sheet.map(CoreSheet::outsideHeight).orElse(height() + 2 * detail.endPlate());
     }
 
     /** @return oil inside the core, m³ */

@@ -1,19 +1,19 @@
 package isotherm.core.line;
 
 import isotherm.core.exchanger.Core;
-import isotherm.core.exchanger.Ports;
+import isotherm.core.exchanger.CoreLayout;
 import isotherm.core.nose.Placement;
 import isotherm.core.parts.End;
 import isotherm.core.route.Bay;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /** Where the two ports of a core are when it has been placed. */
 public final class CorePorts {
-    /** From the middle of a side tank to either of its two ports, as a share of the core's height. */
-    private static final double SIDE_SHARE = 0.3;
-    /** Ports on one tank are this far apart, m. */
-    private static final double PITCH = 50e-3;
+    /** Ports whose heights differ by less are at one height, m. */
+    private static final double LEVEL = 1e-6;
 
     private CorePorts() {}
 
@@ -28,36 +28,21 @@ public final class CorePorts {
      * @return the two ports, inlet first
      */
     public static List<Line.Port> of(Core core, Placement p, End end, double takeoffX) {
-        double sin = Math.sin(p.tilt());
-        double cos = Math.cos(p.tilt());
-        Vector3D up = new Vector3D(0, cos, sin);
-        Vector3D back = new Vector3D(0, -sin, cos);
-        Vector3D middle = new Vector3D(p.x(), p.y(), p.z()).add(new Vector3D(core.depth() / 2, back));
-        double side = takeoffX < p.x() ? -1 : 1;
-        double w = core.outsideWidth() / 2;
-        double h = core.outsideHeight() / 2;
-        double tank = core.detail().tank() / 2;
-        Vector3D near = new Vector3D(side, Vector3D.PLUS_I);
-        boolean oneEnd = core.passes() == 2;
-        Vector3D one;
-        Vector3D other;
-        Vector3D outOne;
-        Vector3D outOther;
-        if (core.ports() == Ports.SIDE) {
-            one = middle.add(new Vector3D(w, near, -SIDE_SHARE * 2 * h, up));
-            outOne = near;
-            other = middle.add(new Vector3D(oneEnd ? w : -w, near, SIDE_SHARE * 2 * h, up));
-            outOther = oneEnd ? near : near.negate();
-        } else {
-            double vertical = core.ports() == Ports.UP ? 1 : -1;
-            outOne = new Vector3D(vertical, up);
-            outOther = outOne;
-            one = middle.add(new Vector3D(w - tank, near, vertical * h, up));
-            other = middle.add(new Vector3D(oneEnd ? w - tank - PITCH : tank - w, near, vertical * h, up));
-        }
-        Line.Port first = new Line.Port("core inlet", one, outOne, end);
-        Line.Port second = new Line.Port("core outlet", other, outOther, end);
-        return List.of(first, second);
+        List<CoreLayout.PortAt> ports =
+                p.layout(core, OptionalDouble.of(takeoffX)).ports();
+        Line.Spot one = spot(p, ports.get(0));
+        Line.Spot other = spot(p, ports.get(1));
+        boolean swapped = other.at().getY() < one.at().getY() - LEVEL;
+        return List.of(
+                new Line.Port("core inlet", Optional.of(swapped ? other : one), end),
+                new Line.Port("core outlet", Optional.of(swapped ? one : other), end));
+    }
+
+    private static Line.Spot spot(Placement p, CoreLayout.PortAt port) {
+        return new Line.Spot(
+                p.inCar(port.x(), port.y(), port.z()),
+                p.directionInCar(
+                        port.points().x(), port.points().y(), port.points().z()));
     }
 
     /**

@@ -1,6 +1,11 @@
 package isotherm.core.nose;
 
+import isotherm.core.exchanger.Core;
+import isotherm.core.exchanger.CoreLayout;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /**
  * Where a core is fitted in a nose, and what is done about its air.
@@ -13,6 +18,7 @@ import java.util.List;
  * @param foam whether foam seals close the joints of shroud and core
  * @param skidPlate whether a skid plate takes what comes from below
  * @param mounts where it is held
+ * @param turned whether its back is to the front; empty for the way that brings its ports nearer to the takeoff
  */
 public record Placement(
         double x,
@@ -22,10 +28,72 @@ public record Placement(
         boolean shroud,
         boolean foam,
         boolean skidPlate,
-        List<Mount> mounts) {
+        List<Mount> mounts,
+        Optional<Boolean> turned) {
     /** Defensive copy. */
     public Placement {
         mounts = List.copyOf(mounts);
+    }
+
+    /**
+     * With the ports on the side that is nearer to the takeoff.
+     *
+     * @param x of the middle of its front face, m from the centre line
+     * @param y of the middle of its front face, m above the ground
+     * @param z of the middle of its front face, m back from the skin
+     * @param tilt lean of its upper edge towards the rear, rad; negative towards the front
+     * @param shroud whether a shroud leads from the opening to the core
+     * @param foam whether foam seals close the joints of shroud and core
+     * @param skidPlate whether a skid plate takes what comes from below
+     * @param mounts where it is held
+     */
+    public Placement(
+            double x,
+            double y,
+            double z,
+            double tilt,
+            boolean shroud,
+            boolean foam,
+            boolean skidPlate,
+            List<Mount> mounts) {
+        this(x, y, z, tilt, shroud, foam, skidPlate, mounts, Optional.empty());
+    }
+
+    /**
+     * The one answer to where a placed core's ports and holes are, in its own frame.
+     *
+     * @param core the core
+     * @param takeoffX where the takeoff is across the car, m, where that is known
+     * @return it as it stands, seen from the front of the car
+     */
+    public CoreLayout layout(Core core, OptionalDouble takeoffX) {
+        boolean byTakeoff = core.sheet().isEmpty() && takeoffX.isPresent() && takeoffX.getAsDouble() >= x;
+        CoreLayout layout = core.layout();
+        return turned.orElse(byTakeoff) ? layout.turned() : layout;
+    }
+
+    /**
+     * From the core's own frame into the car.
+     *
+     * @param right m to the right of the face's middle, seen from the front
+     * @param up m along the face
+     * @param behind m behind the front face
+     * @return the point in the axes of the nose, m
+     */
+    public Vector3D inCar(double right, double up, double behind) {
+        return new Vector3D(x, y, z).add(directionInCar(right, up, behind));
+    }
+
+    /**
+     * @param right part to the right, seen from the front
+     * @param up part up the face
+     * @param behind part square to the face, backwards
+     * @return the same vector in the axes of the nose
+     */
+    public Vector3D directionInCar(double right, double up, double behind) {
+        double sin = Math.sin(tilt);
+        double cos = Math.cos(tilt);
+        return new Vector3D(right, up * cos - behind * sin, up * sin + behind * cos);
     }
 
     /**

@@ -1,11 +1,12 @@
 package isotherm.core.nose;
 
 import isotherm.core.exchanger.Core;
-import isotherm.core.exchanger.Ports;
+import isotherm.core.exchanger.CoreLayout;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * A core's template at its true size: outline, fins, ports, mounting holes, the opening that its shroud has to meet, and a
@@ -32,6 +33,8 @@ public record Template(double widthMm, double heightMm, List<Shape> shapes) {
         OUTLINE,
         /** Inside the core, for orientation. */
         INSIDE,
+        /** A port's mouth and the way that it opens. */
+        PORT,
         /** To be drilled. */
         HOLE,
         /** The opening that a shroud has to meet. */
@@ -83,11 +86,14 @@ public record Template(double widthMm, double heightMm, List<Shape> shapes) {
      * @param core the core
      * @param placement where it sits, with its mounts
      * @param nose the nose, for the opening of the shroud
+     * @param takeoffX where the takeoff is across the car, m, where that is known
      * @return its template, seen from the front
      */
-    public static Template of(String name, Core core, Placement placement, Optional<Nose> nose) {
-        double w = core.outsideWidth() * 1e3;
-        double h = core.outsideHeight() * 1e3;
+    public static Template of(
+            String name, Core core, Placement placement, Optional<Nose> nose, OptionalDouble takeoffX) {
+        CoreLayout layout = placement.layout(core, takeoffX);
+        double w = layout.width() * 1e3;
+        double h = layout.height() * 1e3;
         // From the middle of the core: the core itself, its mounts, and the opening.
         double left = -w / 2;
         double right = w / 2;
@@ -102,6 +108,13 @@ public record Template(double widthMm, double heightMm, List<Shape> shapes) {
                             (fit.outline().width() + g.left() + g.right()) * 1e3,
                             (fit.outline().height() + g.above() + g.below()) * 1e3));
         });
+        for (CoreLayout.PortAt p : layout.ports()) {
+            double r = 2 * core.detail().portBore() * 1e3;
+            left = Math.min(left, p.x() * 1e3 - r);
+            right = Math.max(right, p.x() * 1e3 + r);
+            low = Math.min(low, p.y() * 1e3 - r);
+            high = Math.max(high, p.y() * 1e3 + r);
+        }
         for (Placement.Mount m : placement.mounts()) {
             double r = m.hole() * 1e3 / 2 + 6;
             left = Math.min(left, m.x() * 1e3 - r);
@@ -125,14 +138,10 @@ public record Template(double widthMm, double heightMm, List<Shape> shapes) {
         double finHigh = core.height() * 1e3;
         rectangle(s, Layer.INSIDE, ox - fin / 2, oy - finHigh / 2, fin, finHigh);
         cross(s, Layer.INSIDE, ox, oy, 10);
-        ports(s, core, ox, oy);
+        layout.ports().forEach(p -> port(s, p, core.detail().portBore() * 1e3, ox, oy));
+        layout.holes().forEach(o -> hole(s, ox + o.x() * 1e3, oy + o.y() * 1e3, o.diameter() * 1e3));
         for (Placement.Mount m : placement.mounts()) {
-            double x = ox + m.x() * 1e3;
-            double y = oy + m.y() * 1e3;
-            s.add(new Circle(Layer.HOLE, x, y, m.hole() * 1e3));
-            cross(s, Layer.HOLE, x, y, m.hole() * 1e3 / 2 + 4);
-            s.add(new Word(
-                    Layer.NOTE, x + m.hole() * 500 + 2, y + 2, 3, String.format(Locale.ROOT, "%.1f", m.hole() * 1e3)));
+            hole(s, ox + m.x() * 1e3, oy + m.y() * 1e3, m.hole() * 1e3);
         }
         opening.ifPresent(o -> rectangle(s, Layer.SHROUD, ox + o.left(), oy + o.bottom(), o.width(), o.height()));
         bar(s, (width - BAR) / 2, MARGIN + 8);
@@ -160,20 +169,23 @@ public record Template(double widthMm, double heightMm, List<Shape> shapes) {
         return (fit.outline().bottom() - p.y()) * 1e3;
     }
 
-    private static void ports(List<Shape> s, Core core, double ox, double oy) {
-        double bore = core.detail().portBore() * 1e3;
-        double tank = (core.outsideWidth() - core.width()) * 500;
-        double x = core.width() * 500 + tank / 2;
-        double edge = core.outsideHeight() * 500 - tank / 2;
-        double top = core.ports() == Ports.DOWN ? -edge : edge;
-        double other = core.ports() == Ports.SIDE ? -edge : top;
-        if (core.passes() == 2) {
-            s.add(new Circle(Layer.INSIDE, ox - x, oy + edge, bore));
-            s.add(new Circle(Layer.INSIDE, ox - x, oy - edge, bore));
-        } else {
-            s.add(new Circle(Layer.INSIDE, ox - x, oy + other, bore));
-            s.add(new Circle(Layer.INSIDE, ox + x, oy + top, bore));
-        }
+    /** A circle round the middle of its mouth, and a line that way that it opens along the face. */
+    private static void port(List<Shape> s, CoreLayout.PortAt port, double bore, double ox, double oy) {
+        double x = ox + port.x() * 1e3;
+        double y = oy + port.y() * 1e3;
+        s.add(new Circle(Layer.PORT, x, y, bore));
+        s.add(new Line(
+                Layer.PORT,
+                x,
+                y,
+                x + port.points().x() * bore,
+                y + port.points().y() * bore));
+    }
+
+    private static void hole(List<Shape> s, double x, double y, double diameter) {
+        s.add(new Circle(Layer.HOLE, x, y, diameter));
+        cross(s, Layer.HOLE, x, y, diameter / 2 + 4);
+        s.add(new Word(Layer.NOTE, x + diameter / 2 + 2, y + 2, 3, String.format(Locale.ROOT, "%.1f", diameter)));
     }
 
     private static void rectangle(List<Shape> s, Layer layer, double x, double y, double w, double h) {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import isotherm.core.exchanger.Core;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 
 class TemplateTest {
@@ -37,7 +38,7 @@ class TemplateTest {
 
     @Test
     void outlineAndHolesAreAtTrueSize() {
-        Template t = Template.of("Test", CORE, PLACED, Optional.empty());
+        Template t = Template.of("Test", CORE, PLACED, Optional.empty(), OptionalDouble.empty());
         List<Template.Line> outline = lines(t, Template.Layer.OUTLINE);
         assertThat(span(outline, true)).isCloseTo(CORE.outsideWidth() * 1e3, within(1e-9));
         assertThat(span(outline, false)).isCloseTo(CORE.outsideHeight() * 1e3, within(1e-9));
@@ -52,7 +53,7 @@ class TemplateTest {
 
     @Test
     void theBarIsThreeHundredMillimetresAndEverythingLiesOnTheDrawing() {
-        Template t = Template.of("Test", CORE, PLACED, Optional.empty());
+        Template t = Template.of("Test", CORE, PLACED, Optional.empty(), OptionalDouble.empty());
         assertThat(lines(t, Template.Layer.NOTE))
                 .anySatisfy(l -> assertThat(l.x2() - l.x1()).isCloseTo(Template.BAR, within(1e-9)));
         for (Template.Shape s : t.shapes()) {
@@ -68,7 +69,7 @@ class TemplateTest {
     void theOpeningOfTheShroudStandsWhereItIsInTheNose() {
         Nose nose = new Nose(
                 List.of(new Nose.Opening("mouth", new Rect(-0.35, 0.2, 0.7, 0.2), 0)), List.of(), 0.05, 0.15, false);
-        Template t = Template.of("Test", CORE, PLACED, Optional.of(nose));
+        Template t = Template.of("Test", CORE, PLACED, Optional.of(nose), OptionalDouble.empty());
         List<Template.Line> shroud = lines(t, Template.Layer.SHROUD);
         assertThat(span(shroud, true)).isCloseTo(700, within(1e-6));
         assertThat(span(shroud, false)).isCloseTo(200, within(1e-6));

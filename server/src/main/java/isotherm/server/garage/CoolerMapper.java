@@ -29,7 +29,8 @@ final class CoolerMapper {
                 c.ports(),
                 c.detail() == null
                         ? CoreDetail.typical(c.construction())
-                        : c.detail().toCore(c.construction()));
+                        : c.detail().toCore(c.construction()),
+                Optional.ofNullable(c.sheet()).map(CoreSheetDocument::toCore));
         Airway airway = new Airway(
                 c.place(),
                 c.place().cpIn(),
@@ -78,9 +79,8 @@ final class CoolerMapper {
                 core.passes(),
                 core.finish(),
                 core.ports(),
-                core.detail().equals(CoreDetail.typical(core.construction()))
-                        ? null
-                        : DesignDocument.DetailDocument.of(core.detail()),
+                core.detail().equals(CoreDetail.typical(core.construction())) ? null : DetailDocument.of(core.detail()),
+                core.sheet().map(s -> CoreSheetDocument.of(s, core.depth())).orElse(null),
                 rounded(c.efficacy() * 100),
                 a.place(),
                 rounded(a.sealing() * 100),

@@ -3,7 +3,6 @@ package isotherm.server.garage;
 import isotherm.core.airflow.Place;
 import isotherm.core.car.Design;
 import isotherm.core.exchanger.Construction;
-import isotherm.core.exchanger.CoreDetail;
 import isotherm.core.exchanger.Finish;
 import isotherm.core.exchanger.Ports;
 import isotherm.core.hydraulics.OilThermostat;
@@ -44,6 +43,9 @@ public record DesignDocument(
             @Text("what is on the fins") Finish finish,
             @Text("where the ports point") Ports ports,
             @Missing("typical of the construction") @Text("the dimensions inside the core") DetailDocument detail,
+            @Missing("as usual for the construction")
+                    @Text("the core's outside by its data sheet: dimensions, ports, holes")
+                    CoreSheetDocument sheet,
             @Missing("80 %, the prior")
                     @Quantity(
                             value = "share of the correlations' conductance that the core reaches",
@@ -106,7 +108,10 @@ public record DesignDocument(
             @Text("whether a shroud leads from the opening to the core") boolean shroud,
             @Text("whether foam closes the joints of shroud and core") boolean foam,
             @Missing("false") @Text("whether a skid plate takes what comes from below") Boolean skidPlate,
-            @Text(value = "where it is held", max = 12) List<MountDocument> mounts) {
+            @Text(value = "where it is held", max = 12) List<MountDocument> mounts,
+            @Missing("the way that brings its ports nearer to the takeoff")
+                    @Text("whether the core's back is to the front")
+                    Boolean turned) {
 
         public Placement toCore() {
             return new Placement(
@@ -120,7 +125,8 @@ public record DesignDocument(
                     mounts.stream()
                             .map(m -> new Placement.Mount(
                                     m.xMm() * 1e-3, m.yMm() * 1e-3, m.holeMm() * 1e-3, m.method(), m.rubber()))
-                            .toList());
+                            .toList(),
+                    Optional.ofNullable(turned));
         }
     }
 
@@ -138,103 +144,6 @@ public record DesignDocument(
             @Quantity(value = "pressure across the core", min = 1, max = 5000, unit = "Pa") double pa,
             @Quantity(value = "road speed at which it was measured", min = 10, max = 350, unit = "km/h")
                     double speedKmh) {}
-
-    /** The dimensions inside a core. */
-    public record DetailDocument(
-            @Quantity(value = "from one oil row to the next", min = 4, max = 40, unit = "mm") double rowPitchMm,
-            @Quantity(value = "clear height of an oil passage, or tube bore", min = 1, max = 20, unit = "mm")
-                    double oilGapMm,
-            @Quantity(value = "plate or tube wall", min = 0.2, max = 3, unit = "mm") double plateMm,
-            @Quantity(value = "air fin pitch", min = 0.8, max = 6, unit = "mm") double finPitchMm,
-            @Quantity(value = "air fin thickness", min = 0.05, max = 0.5, unit = "mm") double finThicknessMm,
-            @Quantity(value = "louvre pitch, or strip length on the air side", min = 0, max = 10, unit = "mm")
-                    double louvrePitchMm,
-            @Quantity(value = "louvre angle", min = 0, max = 40, unit = "°") double louvreAngleDeg,
-            @Quantity(value = "turbulator pitch", min = 0, max = 8, unit = "mm") double turbulatorPitchMm,
-            @Quantity(value = "turbulator strip length", min = 0, max = 20, unit = "mm") double stripLengthMm,
-            @Quantity(value = "turbulator sheet", min = 0, max = 1, unit = "mm") double turbulatorThicknessMm,
-            @Quantity(value = "inner diameter of each port", min = 5, max = 40, unit = "mm") double portBoreMm,
-            @Missing("20 mm") @Quantity(value = "tank at each end of the rows", min = 0, max = 120, unit = "mm")
-                    Double tankMm,
-            @Missing("3 mm") @Quantity(value = "plate above and below the fins", min = 0, max = 30, unit = "mm")
-                    Double endPlateMm,
-            @Missing("typical of the construction")
-                    @Quantity(value = "working pressure that its maker gives", min = 2, max = 60, unit = "bar")
-                    Double ratedBar) {
-
-        public void check(String path, Construction construction, List<Problem> problems) {
-            if (oilGapMm + 2 * plateMm >= rowPitchMm - 1) {
-                problems.add(Problem.of(
-                        path + "/rowPitchMm",
-                        DocumentReader.number(rowPitchMm),
-                        "Gap and two plates leave less than 1 mm for the air fins between two rows"));
-            }
-            if (construction != Construction.TUBE_AND_FIN) {
-                boolean turbulated = turbulatorPitchMm > turbulatorThicknessMm
-                        && stripLengthMm > 0
-                        && oilGapMm > turbulatorThicknessMm
-                        && turbulatorThicknessMm > 0;
-                if (!turbulated) {
-                    problems.add(Problem.of(
-                            path + "/turbulatorPitchMm",
-                            DocumentReader.number(turbulatorPitchMm),
-                            "A turbulator needs a sheet thinner than its pitch and its gap, and a strip length"));
-                }
-                if (louvrePitchMm <= 0 || construction == Construction.STACKED_PLATE && louvreAngleDeg <= 0) {
-                    problems.add(Problem.of(
-                            path + "/louvrePitchMm",
-                            DocumentReader.number(louvrePitchMm),
-                            "The fins need a louvre pitch and angle, or a strip length"));
-                }
-            }
-            if (finThicknessMm >= finPitchMm) {
-                problems.add(Problem.of(
-                        path + "/finThicknessMm",
-                        DocumentReader.number(finThicknessMm),
-                        "The fin has to be thinner than its pitch, " + DocumentReader.number(finPitchMm) + " mm"));
-            }
-        }
-
-        /**
-         * @param construction how the core is made
-         * @return the dimensions for {@code core}
-         */
-        public CoreDetail toCore(Construction construction) {
-            return new CoreDetail(
-                    rowPitchMm * 1e-3,
-                    oilGapMm * 1e-3,
-                    plateMm * 1e-3,
-                    finPitchMm * 1e-3,
-                    finThicknessMm * 1e-3,
-                    louvrePitchMm * 1e-3,
-                    louvreAngleDeg,
-                    turbulatorPitchMm * 1e-3,
-                    stripLengthMm * 1e-3,
-                    turbulatorThicknessMm * 1e-3,
-                    portBoreMm * 1e-3,
-                    tankMm == null ? CoreDetail.STACKED_PLATE.tank() : tankMm * 1e-3,
-                    endPlateMm == null ? CoreDetail.STACKED_PLATE.endPlate() : endPlateMm * 1e-3,
-                    ratedBar == null ? CoreDetail.typical(construction).ratedPressure() : ratedBar * 1e5);
-        }
-
-        static DetailDocument of(CoreDetail d) {
-            return new DetailDocument(
-                    CoolerMapper.rounded(d.rowPitch() * 1e3),
-                    CoolerMapper.rounded(d.oilGap() * 1e3),
-                    CoolerMapper.rounded(d.plate() * 1e3),
-                    CoolerMapper.rounded(d.finPitch() * 1e3),
-                    CoolerMapper.rounded(d.finThickness() * 1e3),
-                    CoolerMapper.rounded(d.louvrePitch() * 1e3),
-                    d.louvreAngle(),
-                    CoolerMapper.rounded(d.turbulatorPitch() * 1e3),
-                    CoolerMapper.rounded(d.stripLength() * 1e3),
-                    CoolerMapper.rounded(d.turbulatorThickness() * 1e3),
-                    CoolerMapper.rounded(d.portBore() * 1e3),
-                    CoolerMapper.rounded(d.tank() * 1e3),
-                    CoolerMapper.rounded(d.endPlate() * 1e3),
-                    CoolerMapper.rounded(d.ratedPressure() / 1e5));
-        }
-    }
 
     /** An electric fan with a thermal switch. */
     public record FanDocument(
@@ -278,6 +187,9 @@ public record DesignDocument(
         }
         if (cooler.detail() != null) {
             cooler.detail().check(at + "/detail", cooler.construction(), problems);
+        }
+        if (cooler.sheet() != null) {
+            cooler.sheet().check(at + "/sheet", cooler.widthMm(), problems);
         }
         ThermostatDocument t = cooler.thermostat();
         if (t != null && t.fullC() != null && t.fullC() <= t.opensC()) {
@@ -329,7 +241,8 @@ public record DesignDocument(
 
     private DesignDocument placed(PlacementDocument p, boolean sealed) {
         PlacementDocument kept = sealed
-                ? new PlacementDocument(p.xMm(), p.yMm(), p.zMm(), p.tiltDeg(), true, true, p.skidPlate(), p.mounts())
+                ? new PlacementDocument(
+                        p.xMm(), p.yMm(), p.zMm(), p.tiltDeg(), true, true, p.skidPlate(), p.mounts(), p.turned())
                 : p;
         CoolerDocument c = cooler;
         return new DesignDocument(
@@ -343,6 +256,7 @@ public record DesignDocument(
                         c.finish(),
                         c.ports(),
                         c.detail(),
+                        c.sheet(),
                         c.efficacyPercent(),
                         c.place(),
                         c.sealingPercent(),

@@ -11,7 +11,7 @@ import isotherm.server.contract.Missing;
 import isotherm.server.contract.Problem;
 import isotherm.server.contract.Quantity;
 import isotherm.server.contract.Text;
-import isotherm.server.garage.DesignDocument;
+import isotherm.server.garage.DetailDocument;
 import java.util.List;
 
 /**
@@ -39,7 +39,7 @@ public record CorePartDocument(
         @Quantity(value = "price in the garage's currency", min = 0, max = 100000) double price,
         @Missing("not known") @Text(value = "thread of its ports", max = 40) String portThread,
         @Missing("typical of the construction") @Text("dimensions inside and out, where they are known")
-                DesignDocument.DetailDocument detail)
+                DetailDocument detail)
         implements Checked {
     @Override
     public void check(String path, List<Problem> problems) {

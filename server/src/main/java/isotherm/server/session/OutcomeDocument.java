@@ -6,6 +6,7 @@ import isotherm.core.simulate.PressureCheck;
 import isotherm.server.contract.MessageDocument;
 import isotherm.server.contract.Missing;
 import isotherm.server.garage.CarDocument;
+import isotherm.server.garage.CoreSheetDocument;
 import isotherm.server.garage.DesignDocument;
 import java.util.List;
 
@@ -185,6 +186,7 @@ public record OutcomeDocument(
      * @param heightMm finned height
      * @param airLosses where the air's pressure goes
      * @param validity correlations used outside their published range
+     * @param layout its outside, ports and holes, seen from its front
      */
     public record CorePoint(
             double heatKw,
@@ -202,7 +204,8 @@ public record OutcomeDocument(
             double outsideWidthMm,
             double heightMm,
             List<Loss> airLosses,
-            List<ValidityNote> validity) {}
+            List<ValidityNote> validity,
+            CoreSheetDocument layout) {}
 
     /**
      * One part of a pressure balance.
@@ -232,7 +235,6 @@ public record OutcomeDocument(
      * @param engineLPerMin flow through the engine
      * @param coolerLPerMin flow through the core
      * @param reliefLPerMin flow back over the relief valve
-     * @param coreBar pressure at the core's inlet, with what the relief valve rises above its setting; 0 without a cooler
      * @param galleryBar gallery pressure
      * @param bareGalleryBar gallery pressure without the loop
      * @param losses loss of the loop by component
@@ -266,6 +268,7 @@ public record OutcomeDocument(
      * @param floorBar least pressure wanted
      * @param loopBar pressure loss of the loop
      * @param reliefLPerMin flow back over the relief valve
+     * @param coreBar pressure at the core's inlet, with what the relief valve rises above its setting; 0 without a cooler
      */
     public record PressurePoint(
             PressureCheck.Kind kind,

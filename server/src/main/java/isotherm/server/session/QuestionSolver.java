@@ -24,12 +24,15 @@ import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
 import isotherm.server.contract.Effort;
 import isotherm.server.contract.MessageDocument;
+import isotherm.server.garage.CarDocument;
 import isotherm.server.garage.CaseDocument;
+import isotherm.server.garage.CoreSheetDocument;
 import isotherm.server.garage.DesignDocument;
 import isotherm.server.garage.DutyDocument;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /** From questions to their answers, the same for HTTP and for {@code solve}. */
 public final class QuestionSolver {
@@ -205,7 +208,12 @@ public final class QuestionSolver {
                 f.clearances().stream()
                         .map(c -> new Questions.ClearanceDocument(c.name(), mm(c.distance())))
                         .toList(),
-                MessageDocument.all(f.problems()));
+                MessageDocument.all(f.problems()),
+                CoreSheetDocument.of(q.design()
+                        .cooler()
+                        .placement()
+                        .toCore()
+                        .layout(q.design().toCore().cooler().orElseThrow().core(), takeoffX(q.car()))));
     }
 
     /**
@@ -217,7 +225,15 @@ public final class QuestionSolver {
                 q.design().name(),
                 q.design().toCore().cooler().orElseThrow().core(),
                 q.design().cooler().placement().toCore(),
-                Optional.of(q.car().nose().toCore()));
+                Optional.of(q.car().nose().toCore()),
+                takeoffX(q.car()));
+    }
+
+    /** Where the takeoff is across the car, where that is measured. */
+    private static OptionalDouble takeoffX(CarDocument car) {
+        return car.bay() == null
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(car.bay().stand().toCore().at().getX());
     }
 
     private static double mm(double metres) {

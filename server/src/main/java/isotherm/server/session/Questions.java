@@ -8,6 +8,7 @@ import isotherm.server.contract.Problem;
 import isotherm.server.contract.Quantity;
 import isotherm.server.contract.Text;
 import isotherm.server.garage.CarDocument;
+import isotherm.server.garage.CoreSheetDocument;
 import isotherm.server.garage.DesignDocument;
 import isotherm.server.garage.OilDocument;
 import java.util.List;
@@ -179,6 +180,7 @@ public final class Questions {
      * @param groundClearanceMm lowest point of the core above the ground
      * @param clearances to the other parts, nearest first
      * @param problems what cannot stay so
+     * @param layout its outside, ports and holes as it stands, seen from the front
      */
     public record PlacementAnswer(
             Place place,
@@ -194,7 +196,8 @@ public final class Questions {
             double crushClearanceMm,
             double groundClearanceMm,
             List<ClearanceDocument> clearances,
-            List<MessageDocument> problems) {}
+            List<MessageDocument> problems,
+            CoreSheetDocument layout) {}
 
     /**
      * A rectangle of the front view.

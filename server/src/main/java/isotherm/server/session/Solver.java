@@ -24,6 +24,7 @@ import isotherm.server.contract.MessageDocument;
 import isotherm.server.contract.Rounding;
 import isotherm.server.garage.CarDocument;
 import isotherm.server.garage.CaseDocument;
+import isotherm.server.garage.CoreSheetDocument;
 import isotherm.server.garage.DesignDocument;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -205,7 +206,8 @@ public final class Solver {
                 moment.air().losses().stream()
                         .map(l -> new OutcomeDocument.Loss(l.what(), Rounding.round(l.pascal(), 0)))
                         .toList(),
-                notes(r.validity()));
+                notes(r.validity()),
+                CoreSheetDocument.of(c.core().layout()));
     }
 
     private static OutcomeDocument.Circuit circuit(Assessment a) {
