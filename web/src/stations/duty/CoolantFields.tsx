@@ -1,6 +1,7 @@
 import { range } from '../../api/descriptions';
 import { usePreferences } from '../../preferences/preferences';
 import { useBench } from '../../bench/workbench';
+import { RadiatorFields } from './RadiatorFields';
 import { DocumentNumber } from '../../kit/fields';
 import { Fold, Muted, QuantityField, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
@@ -89,29 +90,10 @@ export function CoolantFields() {
           step={5}
           onChange={(capacityKjPerK) => changeCar({ ...car, coolant: { ...coolant, capacityKjPerK } })}
         />
-        {(
-          [
-            ['Radiator width', 'widthMm', 'length', undefined, 10],
-            ['Radiator height', 'heightMm', 'length', undefined, 10],
-            ['UA at 4 m/s', 'conductanceWPerK', undefined, 'W/K', 50],
-            ['Air loss at 4 m/s', 'pressureDropPa', undefined, 'Pa', 10],
-            ['Openings that feed it', 'openingCm2', 'area', undefined, 10],
-            ['Fan pressure', 'fanPa', undefined, 'Pa', 10],
-            ['Fan flow', 'fanM3PerS', 'airFlow', undefined, 0.05],
-          ] as const
-        ).map(([label, field, quantity, suffix, step]) => (
-          <DocumentNumber
-            key={field}
-            label={label}
-            schema="RadiatorDocument"
-            field={field}
-            {...(quantity ? { quantity } : {})}
-            {...(suffix ? { suffix } : {})}
-            value={radiator[field]}
-            step={step}
-            onChange={(v) => changeCar({ ...car, coolant: { ...coolant, radiator: { ...radiator, [field]: v } } })}
-          />
-        ))}
+        <RadiatorFields
+          radiator={radiator}
+          onChange={(next) => changeCar({ ...car, coolant: { ...coolant, radiator: next } })}
+        />
         <Toggle
           label="Factory oil exchanger"
           value={(car.factoryExchangerWPerK ?? 0) > 0}

@@ -17,6 +17,7 @@ import { NoseEditor, type Marked } from './NoseEditor';
 import { snapLines, snapped } from './snap';
 import { AirBySpeed, FitFigures, PlacesCompared, TemplateFiles } from './PlacePanels';
 import { AirflowAssumptions } from './AirflowAssumptions';
+import { RadiatorFields } from '../duty/RadiatorFields';
 import { AddCore } from '../core/AddCore';
 import { PlacementFields } from './PlacementFields';
 import { Mounts, Placement } from './Mounts';
@@ -178,6 +179,7 @@ function Placed() {
                 <Mounts placement={placement} layout={fit?.layout} move={move} />
               </Fold>
             )}
+            <OtherRadiator />
             {placement && nose && (
               <Fold name="Template, true to size" short="PDF, SVG, DXF">
                 <TemplateFiles />
@@ -231,6 +233,30 @@ function Placed() {
       }
       side={<Findings station="PLACE" />}
     />
+  );
+}
+
+/** A larger radiator, or another one, as a choice of this design. */
+function OtherRadiator() {
+  const { car, design, changeDesign } = useBench();
+  const set = (radiator: typeof design.radiator) => {
+    const rest = { ...design };
+    delete rest.radiator;
+    changeDesign(radiator ? { ...rest, radiator } : rest);
+  };
+  return (
+    <Fold name="Radiator" short={design.radiator ? 'another one' : 'the car’s own'}>
+      <Toggle
+        label="Another radiator in this design"
+        value={design.radiator !== undefined}
+        onChange={(on) => set(on ? car.coolant.radiator : undefined)}
+      />
+      {design.radiator && (
+        <Fields>
+          <RadiatorFields radiator={design.radiator} onChange={set} />
+        </Fields>
+      )}
+    </Fold>
   );
 }
 

@@ -1,5 +1,6 @@
 package isotherm.core.car;
 
+import isotherm.core.airflow.Radiator;
 import isotherm.core.duty.Vehicle;
 import isotherm.core.fluid.Oil;
 import isotherm.core.fluid.Units;
@@ -105,10 +106,12 @@ public record Car(
      * @param sensor factor on what the oil temperature sensor shows in °C, above 0
      * @param ahead factor on the heat of what stands ahead of a core, above 0
      * @param shear factor on the exponent of shear heat on the oil's viscosity, above 0
+     * @param radiator factor on what a radiator gives to the air, above 0
      */
-    public record Correction(double efficacy, double air, double opening, double sensor, double ahead, double shear) {
+    public record Correction(
+            double efficacy, double air, double opening, double sensor, double ahead, double shear, double radiator) {
         /** No log yet. */
-        public static final Correction NONE = new Correction(1, 1, 1, 1, 1, 1);
+        public static final Correction NONE = new Correction(1, 1, 1, 1, 1, 1, 1);
 
         /**
          * @param by factors on these
@@ -121,7 +124,8 @@ public record Car(
                     opening * by.opening,
                     sensor * by.sensor,
                     ahead * by.ahead,
-                    shear * by.shear);
+                    shear * by.shear,
+                    radiator * by.radiator);
         }
     }
 
@@ -255,6 +259,14 @@ public record Car(
                         .withHeatAhead(cooler.airway().heatAhead() * correction.ahead()),
                 cooler.loop().withThermostat(cooler.loop().thermostat().map(t -> t.withOpening(correction.opening()))),
                 cooler.efficacy() * correction.efficacy());
+    }
+
+    /**
+     * @param design a design
+     * @return the radiator that the car has with it, as this car's log says that it works
+     */
+    public Radiator radiator(Design design) {
+        return design.radiator().orElse(coolant.radiator()).times(correction.radiator());
     }
 
     /**

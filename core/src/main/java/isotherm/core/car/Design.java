@@ -1,6 +1,7 @@
 package isotherm.core.car;
 
 import isotherm.core.airflow.Airway;
+import isotherm.core.airflow.Radiator;
 import isotherm.core.exchanger.Core;
 import isotherm.core.exchanger.CoreModel;
 import isotherm.core.fluid.Oil;
@@ -14,10 +15,39 @@ import java.util.Optional;
  * @param cooler the cooler with its place and plumbing, or none
  * @param keepFactoryExchanger whether a factory oil-to-coolant exchanger stays
  * @param oil another oil than the car's, if chosen
+ * @param radiator another radiator than the car's, if chosen
  */
-public record Design(Optional<Cooler> cooler, boolean keepFactoryExchanger, Optional<Oil> oil) {
+public record Design(
+        Optional<Cooler> cooler, boolean keepFactoryExchanger, Optional<Oil> oil, Optional<Radiator> radiator) {
     /** The car as it is. */
     public static final Design NO_COOLER = new Design(Optional.empty(), true, Optional.empty());
+
+    /**
+     * With the car's own radiator.
+     *
+     * @param cooler the cooler with its place and plumbing, or none
+     * @param keepFactoryExchanger whether a factory oil-to-coolant exchanger stays
+     * @param oil another oil than the car's, if chosen
+     */
+    public Design(Optional<Cooler> cooler, boolean keepFactoryExchanger, Optional<Oil> oil) {
+        this(cooler, keepFactoryExchanger, oil, Optional.empty());
+    }
+
+    /**
+     * @param other another cooler, or none
+     * @return the same design with it
+     */
+    public Design withCooler(Optional<Cooler> other) {
+        return new Design(other, keepFactoryExchanger, oil, radiator);
+    }
+
+    /**
+     * @param other another radiator than the car's
+     * @return the same design with it
+     */
+    public Design withRadiator(Radiator other) {
+        return new Design(cooler, keepFactoryExchanger, oil, Optional.of(other));
+    }
 
     /**
      * A cooler with its place and plumbing.
@@ -52,8 +82,7 @@ public record Design(Optional<Cooler> cooler, boolean keepFactoryExchanger, Opti
      * @return the same design with it; unchanged without a cooler
      */
     public Design withCore(Core core) {
-        return new Design(
-                cooler.map(c -> new Cooler(core, c.airway(), c.loop(), c.efficacy())), keepFactoryExchanger, oil);
+        return withCooler(cooler.map(c -> new Cooler(core, c.airway(), c.loop(), c.efficacy())));
     }
 
     /**
@@ -61,8 +90,7 @@ public record Design(Optional<Cooler> cooler, boolean keepFactoryExchanger, Opti
      * @return the same design with it; unchanged without a cooler
      */
     public Design withAirway(Airway airway) {
-        return new Design(
-                cooler.map(c -> new Cooler(c.core(), airway, c.loop(), c.efficacy())), keepFactoryExchanger, oil);
+        return withCooler(cooler.map(c -> new Cooler(c.core(), airway, c.loop(), c.efficacy())));
     }
 
     /**
@@ -70,10 +98,8 @@ public record Design(Optional<Cooler> cooler, boolean keepFactoryExchanger, Opti
      * @return the same design with it; unchanged without a cooler
      */
     public Design withThermostat(Optional<OilThermostat> thermostat) {
-        return new Design(
-                cooler.map(c -> new Cooler(c.core(), c.airway(), c.loop().withThermostat(thermostat), c.efficacy())),
-                keepFactoryExchanger,
-                oil);
+        return withCooler(
+                cooler.map(c -> new Cooler(c.core(), c.airway(), c.loop().withThermostat(thermostat), c.efficacy())));
     }
 
     /**
@@ -81,8 +107,7 @@ public record Design(Optional<Cooler> cooler, boolean keepFactoryExchanger, Opti
      * @return the same design with it; unchanged without a cooler
      */
     public Design withEfficacy(double efficacy) {
-        return new Design(
-                cooler.map(c -> new Cooler(c.core(), c.airway(), c.loop(), efficacy)), keepFactoryExchanger, oil);
+        return withCooler(cooler.map(c -> new Cooler(c.core(), c.airway(), c.loop(), efficacy)));
     }
 
     /**
@@ -90,7 +115,7 @@ public record Design(Optional<Cooler> cooler, boolean keepFactoryExchanger, Opti
      * @return the same design with it
      */
     public Design withOil(Oil newOil) {
-        return new Design(cooler, keepFactoryExchanger, Optional.of(newOil));
+        return new Design(cooler, keepFactoryExchanger, Optional.of(newOil), radiator);
     }
 
     /**
@@ -98,6 +123,6 @@ public record Design(Optional<Cooler> cooler, boolean keepFactoryExchanger, Opti
      * @return the same design with that choice
      */
     public Design withFactoryExchanger(boolean keep) {
-        return new Design(cooler, keep, oil);
+        return new Design(cooler, keep, oil, radiator);
     }
 }

@@ -47,6 +47,10 @@ public record CoreDetail(
     public static final CoreDetail TUBE_AND_FIN =
             new CoreDetail(19e-3, 8.5e-3, 0.5e-3, 2.0e-3, 0.12e-3, 0, 0, 0, 0, 0, 14e-3, 20e-3, 3e-3, 8e5);
 
+    /** Oil section of a combined radiator: flat tubes of 2.4 mm at the water section's pitch, soldered thinner than a plate core. */
+    public static final CoreDetail COMBINED_RADIATOR = new CoreDetail(
+            10e-3, 1.8e-3, 0.3e-3, 1.5e-3, 0.08e-3, 1.2e-3, 27, 2.0e-3, 4.0e-3, 0.2e-3, 14e-3, 30e-3, 3e-3, 7e5);
+
     /**
      * @param pascal working pressure, Pa above ambient
      * @return the same dimensions made for it
@@ -78,6 +82,7 @@ public record CoreDetail(
             case STACKED_PLATE -> STACKED_PLATE;
             case BAR_AND_PLATE -> BAR_AND_PLATE;
             case TUBE_AND_FIN -> TUBE_AND_FIN;
+            case COMBINED_RADIATOR -> COMBINED_RADIATOR;
         };
     }
 }

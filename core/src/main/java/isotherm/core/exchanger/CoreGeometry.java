@@ -16,7 +16,7 @@ abstract sealed class CoreGeometry permits PlateCore, TubeAndFinCore {
 
     static CoreGeometry of(Core core) {
         return switch (core.construction()) {
-            case STACKED_PLATE -> new StackedPlateCore(core);
+            case STACKED_PLATE, COMBINED_RADIATOR -> new StackedPlateCore(core);
             case BAR_AND_PLATE -> new BarAndPlateCore(core);
             case TUBE_AND_FIN -> new TubeAndFinCore(core);
         };

@@ -87,7 +87,7 @@ public record Assessment(
      */
     public static Assessment of(Car car, Duty duty, Design design, OptionalDouble plannedPower, Belief belief) {
         Session session = Simulator.run(car, duty, design);
-        Design without = new Design(Optional.empty(), design.keepFactoryExchanger(), design.oil());
+        Design without = design.withCooler(Optional.empty());
         boolean cooled = design.cooler().isPresent();
         Session bare = cooled ? Simulator.run(car, duty, without) : session;
         Session road = road(car, duty, design);

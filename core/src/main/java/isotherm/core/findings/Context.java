@@ -122,6 +122,6 @@ record Context(Assessment assessment) {
     }
 
     Design withoutCooler() {
-        return new Design(Optional.empty(), design().keepFactoryExchanger(), design().oil());
+        return design().withCooler(Optional.empty());
     }
 }

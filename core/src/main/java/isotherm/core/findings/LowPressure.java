@@ -39,10 +39,7 @@ final class LowPressure implements Rule {
     private static Remedy wider(Context c, Design.Cooler f, PressureCheck.Point worst) {
         CoolerLoop l = f.loop();
         CoolerLoop wide = l.withHoses(bored(l.feed()), bored(l.back()));
-        Design next = new Design(
-                Optional.of(new Design.Cooler(f.core(), f.airway(), wide, f.efficacy())),
-                c.design().keepFactoryExchanger(),
-                c.design().oil());
+        Design next = c.design().withCooler(Optional.of(new Design.Cooler(f.core(), f.airway(), wide, f.efficacy())));
         double after = PressureCheck.of(c.car(), next, c.peak()).points().stream()
                 .filter(p -> p.kind() == worst.kind())
                 .findFirst()

@@ -75,10 +75,7 @@ final class TooHot implements Rule {
         Airway airway = Airway.at(Place.LOWER_GRILLE_AHEAD, 0.03)
                 .withSealing(Thresholds.SEALED)
                 .withShade(Thresholds.CLEARED);
-        Design start = new Design(
-                Optional.of(Design.Cooler.of(smallest, airway, loop)),
-                c.design().keepFactoryExchanger(),
-                c.design().oil());
+        Design start = c.design().withCooler(Optional.of(Design.Cooler.of(smallest, airway, loop)));
         Remedy one = c.remedy(Remedy.Kind.FIRST_CORE.say("label").count("rows", smallest.rows()), start);
         return one.peakK() <= c.target() ? Optional.of(one) : c.moreRows(Remedy.Kind.FIRST_CORE, start);
     }

@@ -13,11 +13,11 @@ import java.util.Optional;
 /**
  * A pressure read across the core on the road with the fans standing: it teaches how much of the air pressure arrives.
  *
- * @param cooler the cooler that was driven
+ * @param design the design that was driven, with a cooler
  * @param weather the day's air
  * @param read pressure and road speed
  */
-public record CorePressure(Design.Cooler cooler, Weather weather, MeasuredPressure read) implements Evidence {
+public record CorePressure(Design design, Weather weather, MeasuredPressure read) implements Evidence {
     /** Usual error of a manometer's hose ends beside a core, as a share of what it reads (default). */
     private static final double ERROR = 0.1;
 
@@ -27,11 +27,12 @@ public record CorePressure(Design.Cooler cooler, Weather weather, MeasuredPressu
     }
 
     private double acrossCore(Car car) {
+        Design.Cooler cooler = design.cooler().orElseThrow();
         Airway airway = car.known(cooler).airway();
         AirNetwork network = new AirNetwork(
                 airway,
                 new CoreModel(cooler.core()),
-                Optional.of(car.coolant().radiator()),
+                Optional.of(car.radiator(design)),
                 weather.ambientK(),
                 weather.pressure());
         return network.at(read.speed(), false, false).losses().stream()

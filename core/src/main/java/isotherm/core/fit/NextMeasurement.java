@@ -117,7 +117,7 @@ public final class NextMeasurement {
     }
 
     private Design bare() {
-        return new Design(Optional.empty(), design.keepFactoryExchanger(), design.oil());
+        return design.withCooler(Optional.empty());
     }
 
     private Optional<Evidence> evidence(Kind kind) {
@@ -141,7 +141,8 @@ public final class NextMeasurement {
     }
 
     private CorePressure pressure(Design.Cooler cooler, double pascal) {
-        return new CorePressure(cooler, duty.weather(), new MeasuredPressure(pascal, PRESSURE_SPEED));
+        return new CorePressure(
+                design.withCooler(Optional.of(cooler)), duty.weather(), new MeasuredPressure(pascal, PRESSURE_SPEED));
     }
 
     private Evidence rating(Design.Cooler cooler) {
@@ -171,13 +172,10 @@ public final class NextMeasurement {
     private Design borrowed() {
         Hose hose = new Hose(14.2e-3, 1.2, 2);
         Airway airway = design.cooler().map(Design.Cooler::airway).orElse(Airway.at(Place.LOWER_GRILLE_AHEAD, 0.03));
-        return new Design(
-                Optional.of(Design.Cooler.of(
-                        Core.stackedPlate(10, 0.21, 0.05),
-                        airway,
-                        new CoolerLoop(hose, hose, CoolerLoop.PLATE_HEADS, Optional.empty(), 0))),
-                design.keepFactoryExchanger(),
-                design.oil());
+        return design.withCooler(Optional.of(Design.Cooler.of(
+                Core.stackedPlate(10, 0.21, 0.05),
+                airway,
+                new CoolerLoop(hose, hose, CoolerLoop.PLATE_HEADS, Optional.empty(), 0))));
     }
 
     /** Standard deviation of the rise's logarithm after a piece of evidence, in units of the factors' deviations. */

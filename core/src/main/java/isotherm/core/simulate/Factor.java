@@ -105,25 +105,30 @@ public enum Factor implements MessageTopic {
                 double metal = Math.max(0, factor * (oil + l.metal()) - oil);
                 yield car.withLosses(new Car.PassiveLosses(l.still(), l.moving(), l.block(), metal, l.warmed()));
             }
-            case EFFICACY -> corrected(car, factor, 1, 1, 1, 1, 1);
-            case AIR -> corrected(car, 1, factor, 1, 1, 1, 1);
-            case OPENING -> corrected(car, 1, 1, factor, 1, 1, 1);
-            case AHEAD -> corrected(car, 1, 1, 1, 1, factor, 1);
-            case SENSOR -> corrected(car, 1, 1, 1, factor, 1, 1);
-            case SHEAR -> corrected(car, 1, 1, 1, 1, 1, factor);
+            case EFFICACY -> corrected(car, factor, 1, 1, 1, 1, 1, 1);
+            case AIR -> corrected(car, 1, factor, 1, 1, 1, 1, 1);
+            case OPENING -> corrected(car, 1, 1, factor, 1, 1, 1, 1);
+            case AHEAD -> corrected(car, 1, 1, 1, 1, factor, 1, 1);
+            case SENSOR -> corrected(car, 1, 1, 1, factor, 1, 1, 1);
+            case SHEAR -> corrected(car, 1, 1, 1, 1, 1, factor, 1);
             case BEARINGS -> car.withGauge(car.gauge().times(factor));
             case COOLANT ->
                 car.withCoolant(car.coolant().withHeatShare(car.coolant().heatShare() * factor));
-            case RADIATOR ->
-                car.withCoolant(
-                        car.coolant().withRadiator(car.coolant().radiator().times(factor)));
+            case RADIATOR -> corrected(car, 1, 1, 1, 1, 1, 1, factor);
         };
     }
 
     private static Car corrected(
-            Car car, double efficacy, double air, double opening, double sensor, double ahead, double shear) {
+            Car car,
+            double efficacy,
+            double air,
+            double opening,
+            double sensor,
+            double ahead,
+            double shear,
+            double radiator) {
         return car.withCorrection(
-                car.correction().times(new Car.Correction(efficacy, air, opening, sensor, ahead, shear)));
+                car.correction().times(new Car.Correction(efficacy, air, opening, sensor, ahead, shear, radiator)));
     }
 
     private static Car losses(Car car, double sump, double block) {

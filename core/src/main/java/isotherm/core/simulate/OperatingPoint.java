@@ -73,16 +73,32 @@ public record OperatingPoint(int cell, Optional<CoreMoment> core, OilCircuit.Poi
         return new OperatingPoint(
                 cell,
                 design.cooler()
-                        .map(c -> core(car, weather, car.known(c), model.get(), s, cell, oil, circuit.coolerFlow())),
+                        .map(c -> core(
+                                car,
+                                car.radiator(design),
+                                weather,
+                                car.known(c),
+                                model.get(),
+                                s,
+                                cell,
+                                oil,
+                                circuit.coolerFlow())),
                 circuit,
                 engine.at(rpm, oilK, Optional.empty(), Optional.empty(), 0));
     }
 
     private static CoreMoment core(
-            Car car, Weather weather, Design.Cooler c, CoreModel model, Session s, int cell, Oil oil, double oilFlow) {
+            Car car,
+            Radiator radiator,
+            Weather weather,
+            Design.Cooler c,
+            CoreModel model,
+            Session s,
+            int cell,
+            Oil oil,
+            double oilFlow) {
         double ambientK = weather.ambientK();
         double pascal = weather.pressure();
-        Radiator radiator = car.coolant().radiator();
         AirNetwork network = new AirNetwork(c.airway(), model, Optional.of(radiator), ambientK, pascal);
         double coolantK = s.coolant()[cell];
         AirFlow air =

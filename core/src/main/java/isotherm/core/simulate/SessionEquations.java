@@ -111,8 +111,8 @@ public final class SessionEquations {
         this.cooled = fitted.isPresent();
         this.airway = fitted.map(Design.Cooler::airway).orElse(null);
         Optional<CoreModel> core = fitted.map(c -> new CoreModel(c.core()));
-        Optional<AirNetwork> network = fitted.map(c ->
-                new AirNetwork(c.airway(), core.get(), Optional.of(car.coolant().radiator()), ambientK, pascal));
+        Optional<AirNetwork> network = fitted.map(
+                c -> new AirNetwork(c.airway(), core.get(), Optional.of(car.radiator(design)), ambientK, pascal));
         this.stream = fitted.map(c -> c.airway().place().stream()).orElse(Place.Stream.OWN);
         this.thermostat = fitted.flatMap(c -> c.loop().thermostat());
         this.controlled = thermostat.orElse(null);
@@ -132,7 +132,7 @@ public final class SessionEquations {
                 fitted.flatMap(c -> c.airway().fan()).isPresent(),
                 network,
                 core,
-                car.coolant().radiator(),
+                car.radiator(design),
                 ambientK,
                 pascal);
         for (int fans = 0; fans < 4; fans++) {

@@ -2,7 +2,6 @@ package isotherm.core.trial;
 
 import isotherm.core.airflow.Radiator;
 import isotherm.core.car.Car;
-import isotherm.core.car.Coolant;
 import isotherm.core.car.Design;
 import isotherm.core.duty.Duty;
 import isotherm.core.duty.LogDuty;
@@ -111,10 +110,11 @@ public final class SimulatedEngine {
     }
 
     private static Car withoutFan(Car car) {
-        Coolant c = car.coolant();
-        Radiator r = c.radiator();
-        Radiator still = new Radiator(r.faceArea(), r.conductance(), r.pressureDrop(), r.openingArea(), 0, r.fanFlow());
-        return car.withCoolant(new Coolant(c.capacity(), c.heatShare(), still, c.opensK(), c.fullK()));
+        return car.withCoolant(car.coolant().withRadiator(still(car.coolant().radiator())));
+    }
+
+    private static Radiator still(Radiator r) {
+        return new Radiator(r.faceArea(), r.conductance(), r.pressureDrop(), r.openingArea(), 0, r.fanFlow());
     }
 
     private static Design built(Design design, Fault fault) {
@@ -126,7 +126,9 @@ public final class SimulatedEngine {
             case AIRLOCK ->
                 design.withThermostat(Optional.of(
                         new OilThermostat(273 + NEVER_OPENS, 284 + NEVER_OPENS, 0, OilThermostat.Site.PLATE)));
-            case NONE, SLOW_LEAK, SENSOR_DROPOUT, DEAD_FAN -> design;
+            case DEAD_FAN ->
+                design.radiator().map(r -> design.withRadiator(still(r))).orElse(design);
+            case NONE, SLOW_LEAK, SENSOR_DROPOUT -> design;
         };
     }
 

@@ -77,7 +77,7 @@ class CoverageTest {
                     d.withSchool(new HeatSchool.Fitted(school, log(random, HEAT)))
                             .withLosses(new Car.PassiveLosses(
                                     l.still() * sump, l.moving() * sump, l.block() * log(random, BLOCK), l.metal()))
-                            .withCorrection(new Car.Correction(1, log(random, AIR), 1, 1, 1, 1))
+                            .withCorrection(new Car.Correction(1, log(random, AIR), 1, 1, 1, 1, 1))
                             .withCoolant(c.withRadiator(c.radiator().times(log(random, RADIATOR)))),
                     OPENING * random.nextGaussian(),
                     SENSOR * random.nextGaussian());

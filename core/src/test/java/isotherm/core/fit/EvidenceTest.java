@@ -99,9 +99,10 @@ class EvidenceTest {
     @Test
     void aPressureAcrossTheCoreTeachesHowMuchAirArrives() {
         var cooler = COOLED.cooler().orElseThrow();
-        CorePressure asked = new CorePressure(cooler, DAY.weather(), new MeasuredPressure(Double.NaN, 28));
+        CorePressure asked = new CorePressure(Design.with(cooler), DAY.weather(), new MeasuredPressure(Double.NaN, 28));
         double pascal = asked.expected(Factor.AIR.scale(CAR, 0.7)).values()[0];
-        Learning.Learned l = learned(new CorePressure(cooler, DAY.weather(), new MeasuredPressure(pascal, 28)));
+        Learning.Learned l =
+                learned(new CorePressure(Design.with(cooler), DAY.weather(), new MeasuredPressure(pascal, 28)));
         assertThat(factor(l, Factor.AIR)).isCloseTo(0.7, within(0.06));
         assertThat(deviation(l, Factor.AIR)).isLessThan(0.6 * Factor.AIR.spread());
     }

@@ -157,8 +157,12 @@ public record CarDocument(
             @Quantity(value = "openings that feed it", min = 20, max = 10000, unit = "cm²") double openingCm2,
             @Quantity(value = "pressure of its fan at no flow, 0 without one", min = 0, max = 2000, unit = "Pa")
                     double fanPa,
-            @Quantity(value = "flow of its fan at no pressure", min = 0.05, max = 10, unit = "m³/s")
-                    double fanM3PerS) {}
+            @Quantity(value = "flow of its fan at no pressure", min = 0.05, max = 10, unit = "m³/s") double fanM3PerS) {
+        Radiator toCore() {
+            return new Radiator(
+                    widthMm * heightMm * 1e-6, conductanceWPerK, pressureDropPa, openingCm2 * 1e-4, fanPa, fanM3PerS);
+        }
+    }
 
     /** The temperatures to keep. */
     public record LimitsDocument(
@@ -301,14 +305,6 @@ public record CarDocument(
                 engine.pistonJets(),
                 engine.boostBar() * 1e5);
         HeatSchool school = school(heat.school());
-        RadiatorDocument r = coolant.radiator();
-        Radiator radiator = new Radiator(
-                r.widthMm() * r.heightMm() * 1e-6,
-                r.conductanceWPerK(),
-                r.pressureDropPa(),
-                r.openingCm2() * 1e-4,
-                r.fanPa(),
-                r.fanM3PerS());
         return new Car(
                 e,
                 school,
@@ -336,7 +332,7 @@ public record CarDocument(
                         coolant.heatSharePercent() == null
                                 ? isotherm.core.car.Coolant.HEAT_SHARE
                                 : coolant.heatSharePercent() / 100,
-                        radiator,
+                        coolant.radiator().toCore(),
                         Units.kelvin(coolant.opensC()),
                         Units.kelvin(coolant.fullC())),
                 factoryExchangerWPerK == null || factoryExchangerWPerK == 0

@@ -24,14 +24,34 @@ import java.util.Optional;
  * @param keepFactoryExchanger whether a factory oil-to-coolant exchanger stays
  * @param oil another oil than the car's
  * @param plumbing what has been chosen between engine and core
+ * @param radiator another radiator than the car's
  */
 public record DesignDocument(
         @Text(value = "what its people call it", min = 1, max = 120) String name,
         @Missing("no cooler") @Text("the cooler with its place and plumbing") CoolerDocument cooler,
         @Text("whether a factory oil-to-coolant exchanger stays") boolean keepFactoryExchanger,
         @Missing("the car's oil") @Text("another oil than the car's") OilDocument oil,
-        @Missing("not chosen yet") @Text("what has been chosen between engine and core") PlumbingDocument plumbing)
+        @Missing("not chosen yet") @Text("what has been chosen between engine and core") PlumbingDocument plumbing,
+        @Missing("the car's own") @Text("another radiator than the car's") CarDocument.RadiatorDocument radiator)
         implements Checked {
+
+    /**
+     * With the car's own radiator.
+     *
+     * @param name what its people call it
+     * @param cooler the cooler, or none
+     * @param keepFactoryExchanger whether a factory oil-to-coolant exchanger stays
+     * @param oil another oil than the car's
+     * @param plumbing what has been chosen between engine and core
+     */
+    public DesignDocument(
+            String name,
+            CoolerDocument cooler,
+            boolean keepFactoryExchanger,
+            OilDocument oil,
+            PlumbingDocument plumbing) {
+        this(name, cooler, keepFactoryExchanger, oil, plumbing, null);
+    }
 
     /** The cooler with its place and plumbing. */
     public record CoolerDocument(
@@ -205,7 +225,8 @@ public record DesignDocument(
         return new Design(
                 Optional.ofNullable(cooler).map(CoolerMapper::cooler),
                 keepFactoryExchanger,
-                Optional.ofNullable(oil).map(OilDocument::toCore));
+                Optional.ofNullable(oil).map(OilDocument::toCore),
+                Optional.ofNullable(radiator).map(CarDocument.RadiatorDocument::toCore));
     }
 
     /**
@@ -230,7 +251,7 @@ public record DesignDocument(
      * @return its document
      */
     public DesignDocument changedTo(Design changed) {
-        DesignDocument next = of(name, changed).plumbed(plumbing);
+        DesignDocument next = of(name, changed).keeping(plumbing, radiator);
         if (cooler == null || cooler.placement() == null || next.cooler() == null) {
             return next;
         }
@@ -278,10 +299,11 @@ public record DesignDocument(
                         kept),
                 keepFactoryExchanger,
                 oil,
-                plumbing);
+                plumbing,
+                radiator);
     }
 
-    private DesignDocument plumbed(PlumbingDocument choice) {
-        return new DesignDocument(name, cooler, keepFactoryExchanger, oil, choice);
+    private DesignDocument keeping(PlumbingDocument choice, CarDocument.RadiatorDocument other) {
+        return new DesignDocument(name, cooler, keepFactoryExchanger, oil, choice, other);
     }
 }

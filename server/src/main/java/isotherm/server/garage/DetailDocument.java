@@ -49,7 +49,7 @@ public record DetailDocument(
                         DocumentReader.number(turbulatorPitchMm),
                         "A turbulator needs a sheet thinner than its pitch and its gap, and a strip length"));
             }
-            if (louvrePitchMm <= 0 || construction == Construction.STACKED_PLATE && louvreAngleDeg <= 0) {
+            if (louvrePitchMm <= 0 || construction != Construction.BAR_AND_PLATE && louvreAngleDeg <= 0) {
                 problems.add(Problem.of(
                         path + "/louvrePitchMm",
                         DocumentReader.number(louvrePitchMm),

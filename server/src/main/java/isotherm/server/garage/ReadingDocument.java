@@ -98,7 +98,7 @@ public record ReadingDocument(
         }
         if (pressure != null) {
             return new CorePressure(
-                    cooler(pressure.design()),
+                    pressure.design().toCore(),
                     new Weather(Units.kelvin(pressure.ambientC()), pressure.altitudeM()),
                     new MeasuredPressure(pressure.pa(), pressure.speedKmh() / 3.6));
         }

@@ -132,10 +132,8 @@ public final class PlumbingSolver {
                 c.loop().thermostat(),
                 plan.extraVolume(),
                 c.loop().bypass());
-        return Optional.of(new Design(
-                Optional.of(new Design.Cooler(c.core(), c.airway(), loop, c.efficacy())),
-                g.design().keepFactoryExchanger(),
-                g.design().oil()));
+        return Optional.of(
+                g.design().withCooler(Optional.of(new Design.Cooler(c.core(), c.airway(), loop, c.efficacy()))));
     }
 
     private static Optional<Plumbed.Loop> loop(Plumbing plan) {

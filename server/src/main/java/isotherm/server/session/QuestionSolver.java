@@ -85,7 +85,7 @@ public final class QuestionSolver {
         AirNetwork network = new AirNetwork(
                 c.airway(),
                 new CoreModel(c.core()),
-                Optional.of(q.car().toCore().coolant().radiator()),
+                Optional.of(q.car().toCore().radiator(q.design().toCore())),
                 Units.kelvin(q.ambientC()),
                 Air.standardPressure(q.altitudeM()));
         return q.speedsKmh().stream()

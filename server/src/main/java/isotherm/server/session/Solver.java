@@ -99,9 +99,7 @@ public final class Solver {
         Design design = asked.design().toCore();
         Duty duty = asked.duty().toCore();
         Session s = Simulator.run(car, duty, design);
-        Session bare = design.cooler().isEmpty()
-                ? s
-                : Simulator.run(car, duty, new Design(Optional.empty(), design.keepFactoryExchanger(), design.oil()));
+        Session bare = design.cooler().isEmpty() ? s : Simulator.run(car, duty, design.withCooler(Optional.empty()));
         return new OutcomeDocument.Quick(
                 figures(car, design.oil().orElse(car.oil()), s), bare(bare), traces(car, s, QUICK_POINTS));
     }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import isotherm.core.catalogue.PlumbingParts;
+import isotherm.core.exchanger.Construction;
 import isotherm.core.parts.Parts;
 import isotherm.server.contract.DocumentReader;
 import isotherm.server.garage.BayDocument;
@@ -96,7 +97,7 @@ class PresetsTest {
     @Test
     void everyConstructionHasItsInnerDimensionsAndEveryKindOfDutyItsStart() {
         assertThat(PRESETS.details().stream().map(d -> d.construction()))
-                .hasSize(3)
+                .hasSize(Construction.values().length)
                 .doesNotHaveDuplicates();
         assertThat(PRESETS.starts().duties().stream().map(d -> d.id()))
                 .containsExactly("track", "climb", "cruise", "warmUp", "soak");
