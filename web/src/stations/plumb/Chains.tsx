@@ -1,5 +1,6 @@
 import { usePreferences } from '../../preferences/preferences';
 import styled from 'styled-components';
+import { word } from '../../words/words';
 import { Fold, Muted } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import type { Line, Plumbed } from './usePlumbing';
@@ -105,16 +106,23 @@ export function Chains({ plumbed }: { plumbed: Plumbed }) {
                       <td style={{ whiteSpace: 'normal', textAlign: 'left' }}>{j.onThread}</td>
                       <td>{j.wrenchMm === undefined ? '–' : show(j.wrenchMm, 'length')}</td>
                       <td style={{ whiteSpace: 'normal', textAlign: 'left' }}>
-                        {j.torqueLowNm !== undefined &&
-                          j.torqueHighNm !== undefined &&
-                          `${show(j.torqueLowNm, 'torque')} to ${show(j.torqueHighNm, 'torque')}, or `}
-                        {j.turn} ({j.source})
+                        {[
+                          j.torqueLowNm !== undefined &&
+                            j.torqueHighNm !== undefined &&
+                            `${show(j.torqueLowNm, 'torque')} to ${show(j.torqueHighNm, 'torque')}`,
+                          j.turn,
+                        ]
+                          .filter(Boolean)
+                          .join(', or ')}{' '}
+                        {j.makers
+                          ? `(the maker: ${j.source}; ${j.oiled ? 'oiled' : 'dry'}; ${word('retorque', j.retorque)})`
+                          : `(ours: ${j.source})`}
                       </td>
                     </tr>
                   ))}
               </tbody>
             </FigureTable>
-            <Muted>The maker’s figure comes before these. {others(l, money)}</Muted>
+            <Muted>The maker’s figure comes before ours. {others(l, money)}</Muted>
           </Fold>
         );
       })}

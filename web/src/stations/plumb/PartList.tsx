@@ -19,12 +19,12 @@ type Family = (typeof FAMILIES)[number]['id'];
 /** Columns of a list, named as the importer reads them. */
 const COLUMNS: Record<Family, string> = {
   TAKEOFF:
-    'maker, number, kind, thread, seal_inner_mm, seal_outer_mm, height_mm, diameter_mm, port_joint, port_size, spacing_deg, gauge_ports, thermostat, heads, price, mass_kg',
+    'maker, number, kind, thread, seal_inner_mm, seal_outer_mm, height_mm, diameter_mm, port_joint, port_size, spacing_deg, gauge_ports, thermostat, heads, price, mass_kg, torque_low_nm, torque_high_nm, turn_low_deg, turn_high_deg, oiled, figure_source, retorque',
   ADAPTOR:
-    'maker, number, first_joint, first_size, first_male, second_joint, second_size, second_male, bore_mm, length_mm, angle_deg, price, mass_kg',
+    'maker, number, first_joint, first_size, first_male, second_joint, second_size, second_male, bore_mm, length_mm, angle_deg, price, mass_kg, torque_low_nm, torque_high_nm, turn_low_deg, turn_high_deg, oiled, figure_source, retorque',
   HOSE: 'maker, number, family, dash, bore_mm, outside_mm, bend_radius_mm, rated_bar, max_c, standard_lengths_m, price_per_m, mass_kg_per_m',
   HOSE_END:
-    'maker, number, family, dash, angle_deg, joint, size, nose_mm, elbow_mm, tail_mm, insertion_mm, widest_mm, price, mass_kg',
+    'maker, number, family, dash, angle_deg, joint, size, nose_mm, elbow_mm, tail_mm, insertion_mm, widest_mm, price, mass_kg, torque_low_nm, torque_high_nm, turn_low_deg, turn_high_deg, oiled, figure_source, retorque',
 };
 
 /** Own parts and price lists of every family between engine and core. */
@@ -174,7 +174,7 @@ function OneByHand(props: {
                     <Pick
                       key={f.name}
                       label={f.label}
-                      value={String(value)}
+                      value={typeof value === 'string' ? value : (f.options[0] ?? '')}
                       options={f.options.map((id) => ({ id, name: id.toLowerCase().replaceAll('_', ' ') }))}
                       onChange={(v) => put(f.name, v)}
                     />
@@ -184,7 +184,7 @@ function OneByHand(props: {
                   <QuantityField
                     key={f.name}
                     label={f.label}
-                    value={Number(value)}
+                    value={typeof value === 'number' ? value : undefined}
                     min={f.min}
                     max={f.max}
                     step={f.max <= 50 ? 0.1 : 1}

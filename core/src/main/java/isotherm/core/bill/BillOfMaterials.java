@@ -171,8 +171,8 @@ public record BillOfMaterials(Plumbing p) {
     }
 
     private void tools(Map<String, BillLine> bill) {
-        p.joints().stream()
-                .map(j -> Tightening.of(j.one()).wrench())
+        p.made().stream()
+                .map(j -> j.tightening().wrench())
                 .filter(w -> w > 0)
                 .distinct()
                 .sorted()
@@ -183,7 +183,15 @@ public record BillOfMaterials(Plumbing p) {
                                 .with("width", Measure.LENGTH, w, 1)
                                 .name("inches", inches(w)))));
         put(bill, tool(BillItem.HOSE_TOOLS.say("what").choose("family", p.hose().family())));
-        put(bill, tool(BillItem.SAFETY_TOOLS.say("what").with("torque", Measure.TORQUE, TORQUE_WRENCH)));
+        put(bill, tool(BillItem.SAFETY_TOOLS.say("what").with("torque", Measure.TORQUE, torqueWrench())));
+    }
+
+    /** To what a torque wrench has to reach: ours, or what the makers ask for. */
+    private double torqueWrench() {
+        return p.made().stream()
+                .flatMap(j -> j.tightening().torque().stream())
+                .mapToDouble(Tightening.Range::high)
+                .reduce(TORQUE_WRENCH, Math::max);
     }
 
     private static String inches(double m) {

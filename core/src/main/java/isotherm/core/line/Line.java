@@ -3,6 +3,7 @@ package isotherm.core.line;
 import isotherm.core.parts.End;
 import isotherm.core.parts.HoseEnd;
 import isotherm.core.parts.HoseType;
+import isotherm.core.parts.MakersFigure;
 import isotherm.core.parts.Parts;
 import isotherm.core.route.Exit;
 import isotherm.core.route.RouteFinder;
@@ -56,8 +57,28 @@ public record Line(
      * @param name what it is
      * @param spot where it is; empty while nobody has measured that
      * @param end its thread
+     * @param figure what the maker of its part says of tightening into it
      */
-    public record Port(String name, Optional<Spot> spot, End end) {
+    public record Port(String name, Optional<Spot> spot, End end, Optional<MakersFigure> figure) {
+        /**
+         * A port of whose maker nothing is known.
+         *
+         * @param name what it is
+         * @param spot where it is; empty while nobody has measured that
+         * @param end its thread
+         */
+        public Port(String name, Optional<Spot> spot, End end) {
+            this(name, spot, end, Optional.empty());
+        }
+
+        /**
+         * @param other what the maker of its part says of tightening into it
+         * @return the same port with it
+         */
+        public Port with(Optional<MakersFigure> other) {
+            return new Port(name, spot, end, other);
+        }
+
         /**
          * @param name what it is
          * @param at where it opens, m

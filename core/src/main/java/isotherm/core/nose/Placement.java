@@ -104,8 +104,22 @@ public record Placement(
      * @param hole diameter of the hole, m
      * @param method how it is held
      * @param rubber whether rubber lets it expand and keeps vibration away
+     * @param torque what its maker wants its bolt tightened to, N·m, where that is known
      */
-    public record Mount(double x, double y, double hole, Method method, boolean rubber) {}
+    public record Mount(double x, double y, double hole, Method method, boolean rubber, OptionalDouble torque) {
+        /**
+         * A mount of whose bolt no torque is known.
+         *
+         * @param x m from the middle of the core
+         * @param y m from the middle of the core, along its face
+         * @param hole diameter of the hole, m
+         * @param method how it is held
+         * @param rubber whether rubber lets it expand and keeps vibration away
+         */
+        public Mount(double x, double y, double hole, Method method, boolean rubber) {
+            this(x, y, hole, method, rubber, OptionalDouble.empty());
+        }
+    }
 
     /** How a mount holds. */
     public enum Method {

@@ -2,6 +2,7 @@ package isotherm.core.parts;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /**
@@ -20,6 +21,7 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  * @param widest its largest diameter, m
  * @param price price in the garage's currency
  * @param mass kg
+ * @param figure what its maker says of tightening it
  */
 public record HoseEnd(
         String maker,
@@ -34,7 +36,77 @@ public record HoseEnd(
         double insertion,
         double widest,
         double price,
-        double mass) {
+        double mass,
+        Optional<MakersFigure> figure) {
+    /**
+     * Without a figure of its maker.
+     *
+     * @param maker its maker
+     * @param number the maker's number
+     * @param family the hose that it fits
+     * @param dash its dash size
+     * @param angle its bend, rad
+     * @param end what it is joined by
+     * @param nose from the seat to the beginning of the bend, m
+     * @param elbow radius of the bend, m
+     * @param tail from the end of the bend to the collar, m
+     * @param insertion how far the hose goes in behind the collar, m
+     * @param widest its largest diameter, m
+     * @param price price in the garage's currency
+     * @param mass kg
+     */
+    public HoseEnd(
+            String maker,
+            String number,
+            HoseType.Family family,
+            String dash,
+            double angle,
+            End end,
+            double nose,
+            double elbow,
+            double tail,
+            double insertion,
+            double widest,
+            double price,
+            double mass) {
+        this(
+                maker,
+                number,
+                family,
+                dash,
+                angle,
+                end,
+                nose,
+                elbow,
+                tail,
+                insertion,
+                widest,
+                price,
+                mass,
+                Optional.empty());
+    }
+
+    /**
+     * @param other what its maker says of tightening it
+     * @return the same part with it
+     */
+    public HoseEnd with(MakersFigure other) {
+        return new HoseEnd(
+                maker,
+                number,
+                family,
+                dash,
+                angle,
+                end,
+                nose,
+                elbow,
+                tail,
+                insertion,
+                widest,
+                price,
+                mass,
+                Optional.of(other));
+    }
 
     private static final double BODY_STEP = 5e-3;
 

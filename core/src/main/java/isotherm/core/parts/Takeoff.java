@@ -1,5 +1,7 @@
 package isotherm.core.parts;
 
+import java.util.Optional;
+
 /**
  * Where the oil is taken from the engine and given back.
  *
@@ -18,6 +20,7 @@ package isotherm.core.parts;
  * @param heads velocity heads lost in it, on the hose's bore
  * @param price price in the garage's currency
  * @param mass kg
+ * @param figure what its maker says of tightening it
  */
 public record Takeoff(
         String maker,
@@ -34,7 +37,85 @@ public record Takeoff(
         boolean thermostat,
         double heads,
         double price,
-        double mass) {
+        double mass,
+        Optional<MakersFigure> figure) {
+    /**
+     * Without a figure of its maker.
+     *
+     * @param maker its maker
+     * @param number the maker's number
+     * @param kind what it is
+     * @param thread thread of its centre bolt, or of the factory circuit that it goes on
+     * @param sealInner inner diameter of its gasket, m
+     * @param sealOuter outer diameter of its gasket, m
+     * @param height what it adds to the stack, m
+     * @param diameter its own, m
+     * @param port its two ports
+     * @param spacing angle from the port that gives oil to the one that takes it back, rad
+     * @param gaugePorts whether senders for temperature and pressure find a place
+     * @param thermostat whether a thermostat is in it
+     * @param heads velocity heads lost in it, on the hose's bore
+     * @param price price in the garage's currency
+     * @param mass kg
+     */
+    public Takeoff(
+            String maker,
+            String number,
+            Kind kind,
+            String thread,
+            double sealInner,
+            double sealOuter,
+            double height,
+            double diameter,
+            End port,
+            double spacing,
+            boolean gaugePorts,
+            boolean thermostat,
+            double heads,
+            double price,
+            double mass) {
+        this(
+                maker,
+                number,
+                kind,
+                thread,
+                sealInner,
+                sealOuter,
+                height,
+                diameter,
+                port,
+                spacing,
+                gaugePorts,
+                thermostat,
+                heads,
+                price,
+                mass,
+                Optional.empty());
+    }
+
+    /**
+     * @param other what its maker says of tightening it
+     * @return the same part with it
+     */
+    public Takeoff with(MakersFigure other) {
+        return new Takeoff(
+                maker,
+                number,
+                kind,
+                thread,
+                sealInner,
+                sealOuter,
+                height,
+                diameter,
+                port,
+                spacing,
+                gaugePorts,
+                thermostat,
+                heads,
+                price,
+                mass,
+                Optional.of(other));
+    }
 
     /** What a takeoff is. */
     public enum Kind {

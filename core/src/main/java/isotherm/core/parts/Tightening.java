@@ -11,8 +11,42 @@ import java.util.Optional;
  * @param leastTurn least turn past finger tight, rad
  * @param mostTurn greatest turn past finger tight, rad
  * @param source where the figures are from
+ * @param makers whether they are the maker's own
+ * @param oiled whether they hold for an oiled thread
+ * @param retorque when the joint is tightened again
  */
-public record Tightening(double wrench, Optional<Range> torque, double leastTurn, double mostTurn, String source) {
+public record Tightening(
+        double wrench,
+        Optional<Range> torque,
+        double leastTurn,
+        double mostTurn,
+        String source,
+        boolean makers,
+        boolean oiled,
+        MakersFigure.Retorque retorque) {
+    private Tightening(double wrench, Optional<Range> torque, double leastTurn, double mostTurn, String source) {
+        this(wrench, torque, leastTurn, mostTurn, source, false, true, MakersFigure.Retorque.NOT_SAID);
+    }
+
+    /**
+     * @param end one of the two ends
+     * @param figure what a maker says of it
+     * @return how their joint is tightened: by the maker's figure alone where there is one
+     */
+    public static Tightening of(End end, Optional<MakersFigure> figure) {
+        Tightening usual = of(end);
+        return figure.map(f -> new Tightening(
+                        usual.wrench,
+                        f.torque(),
+                        f.turn().map(MakersFigure.Turn::least).orElse(0.0),
+                        f.turn().map(MakersFigure.Turn::most).orElse(0.0),
+                        f.source(),
+                        true,
+                        f.oiled(),
+                        f.retorque()))
+                .orElse(usual);
+    }
+
     /**
      * From and to.
      *

@@ -53,8 +53,11 @@ public final class Planner {
         double out = (choice.exchangerStays() ? stand.exchanger() : 0) + takeoff.height() / 2;
         Line.Port gives = port(GIVES, stand, takeoff, out, choice.clock());
         Line.Port takes = port(TAKES, stand, takeoff, out, choice.clock() + takeoff.spacing());
-        List<Line.Port> ports =
-                CorePorts.of(core, placement, corePort, stand.at().getX());
+        List<Line.Port> ports = CorePorts.of(
+                        core, placement, corePort, stand.at().getX())
+                .stream()
+                .map(p -> p.with(choice.coreFigure()))
+                .toList();
         boolean level = Math.abs(ports.get(0).at().getY() - ports.get(1).at().getY()) < LEVEL;
         Ports straight = new Ports(gives, takes, ports.get(0), ports.get(1));
         Ports crossed = new Ports(gives, takes, named(ports.get(1), INLET), named(ports.get(0), OUTLET));
@@ -119,8 +122,8 @@ public final class Planner {
                 new Ports(
                         new Line.Port(GIVES, Optional.of(ends.gives()), plate),
                         new Line.Port(TAKES, Optional.of(ends.takes()), plate),
-                        new Line.Port(INLET, Optional.of(ends.in()), corePort),
-                        new Line.Port(OUTLET, Optional.of(ends.out()), corePort)),
+                        new Line.Port(INLET, Optional.of(ends.in()), corePort, choice.coreFigure()),
+                        new Line.Port(OUTLET, Optional.of(ends.out()), corePort, choice.coreFigure())),
                 Bay.free(ends.corners(), ROOM),
                 choice,
                 parts,
@@ -150,7 +153,7 @@ public final class Planner {
         Line to = Line.byWire(
                 "feed",
                 new Line.Port(GIVES, Optional.empty(), plate),
-                new Line.Port(INLET, Optional.empty(), corePort),
+                new Line.Port(INLET, Optional.empty(), corePort, choice.coreFigure()),
                 feed,
                 parts,
                 choice.hose(),
@@ -158,7 +161,7 @@ public final class Planner {
                 choice.slack());
         Line from = Line.byWire(
                 "return",
-                new Line.Port(OUTLET, Optional.empty(), corePort),
+                new Line.Port(OUTLET, Optional.empty(), corePort, choice.coreFigure()),
                 new Line.Port(TAKES, Optional.empty(), plate),
                 back,
                 parts,
@@ -201,7 +204,7 @@ public final class Planner {
     }
 
     private static Line.Port named(Line.Port p, String name) {
-        return new Line.Port(name, p.spot(), p.end());
+        return new Line.Port(name, p.spot(), p.end(), p.figure());
     }
 
     private static Line.Port port(String name, FilterStand stand, Takeoff takeoff, double out, double clock) {

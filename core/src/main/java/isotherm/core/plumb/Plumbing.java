@@ -3,9 +3,11 @@ package isotherm.core.plumb;
 import isotherm.core.hydraulics.Hose;
 import isotherm.core.line.FittingChain;
 import isotherm.core.line.Line;
+import isotherm.core.line.MadeJoint;
 import isotherm.core.parts.Accessory;
 import isotherm.core.parts.HoseEnd;
 import isotherm.core.parts.HoseType;
+import isotherm.core.parts.MakersFigure;
 import isotherm.core.parts.Takeoff;
 import isotherm.core.route.Bay;
 import isotherm.core.takeoff.TakeoffFit;
@@ -67,6 +69,7 @@ public record Plumbing(
      * @param slack added to each for the movement of the engine, m
      * @param exchangerStays whether a factory exchanger stays on the stud
      * @param accessories what else is in the loop
+     * @param coreFigure what the core's maker says of tightening into its ports
      */
     public record Choice(
             Takeoff takeoff,
@@ -79,7 +82,8 @@ public record Plumbing(
             FeedPort feed,
             double slack,
             boolean exchangerStays,
-            List<Accessory> accessories) {
+            List<Accessory> accessories,
+            Optional<MakersFigure> coreFigure) {
         /** Defensive copies. */
         public Choice {
             feedPoints = List.copyOf(feedPoints);
@@ -103,7 +107,8 @@ public record Plumbing(
                     feed,
                     slack,
                     exchangerStays,
-                    accessories);
+                    accessories,
+                    coreFigure);
         }
     }
 
@@ -215,17 +220,15 @@ public record Plumbing(
     }
 
     /** @return every joint in the order of the oil's way: takeoff, feed, core, return */
+    public List<MadeJoint> made() {
+        return lines().stream()
+                .filter(l -> l.fromEnd().isPresent() && l.toEnd().isPresent())
+                .flatMap(l -> Stream.concat(MadeJoint.atFirst(l).stream(), MadeJoint.atLast(l).stream()))
+                .toList();
+    }
+
+    /** @return the two ends that meet in each of them */
     public List<FittingChain.Pair> joints() {
-        List<FittingChain.Pair> joints = new ArrayList<>();
-        for (Line l : lines()) {
-            if (l.fromEnd().isPresent() && l.toEnd().isPresent()) {
-                l.fromChain()
-                        .ifPresent(c -> joints.addAll(
-                                c.joints(l.from().end(), l.fromEnd().get().end())));
-                l.toChain()
-                        .ifPresent(c -> joints.addAll(c.joints(l.toEnd().get().end(), l.to().end())));
-            }
-        }
-        return joints;
+        return made().stream().map(MadeJoint::pair).toList();
     }
 }

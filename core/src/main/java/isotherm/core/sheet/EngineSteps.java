@@ -4,8 +4,11 @@ import isotherm.core.car.Design;
 import isotherm.core.exchanger.Ports;
 import isotherm.core.fluid.Units;
 import isotherm.core.hydraulics.OilThermostat;
+import isotherm.core.line.MadeJoint;
 import isotherm.core.message.Measure;
 import isotherm.core.parts.Accessory;
+import isotherm.core.parts.MakersFigure;
+import isotherm.core.parts.Tightening;
 import isotherm.core.plumb.Plumbing;
 import isotherm.core.simulate.PressureCheck;
 import java.util.List;
@@ -170,10 +173,36 @@ final class EngineSteps {
                 .add();
     }
 
+    /** Joints whose makers want them tightened again once they have been hot, each with its figure. */
+    private void retorqued() {
+        int n = 1;
+        for (MadeJoint j : job.plumbing().map(Plumbing::made).orElse(List.of())) {
+            Tightening t = j.tightening();
+            if (t.retorque() != MakersFigure.Retorque.COLD_AFTER_FIRST_HEAT
+                    && t.retorque() != MakersFigure.Retorque.COLD_AFTER_FIRST_DRIVE) {
+                continue;
+            }
+            StepWriter again = step(Stage.SECOND_CHECK, "second-retorque-" + n++, StepText.SECOND_RETORQUE)
+                    .saying(m -> m.name("first", j.first()).name("second", j.second()))
+                    .reading(StepWriter.anything(SheetFigure.TORQUE_OR_ANGLE_USED, Measure.TORQUE))
+                    .behind(Gate.BUMPER);
+            t.torque()
+                    .ifPresent(r -> again.figure(
+                            SheetFigure.TORQUE,
+                            Measure.TORQUE,
+                            r.low(),
+                            r.high(),
+                            Step.Source.PUBLISHED,
+                            FigureSource.MAKERS.say("name").name("source", t.source())));
+            again.add();
+        }
+    }
+
     private void secondCheck() {
         step(Stage.SECOND_CHECK, "second-joints", StepText.SECOND_JOINTS)
                 .behind(Gate.BUMPER)
                 .add();
+        retorqued();
         step(Stage.SECOND_CHECK, "second-level", StepText.SECOND_LEVEL)
                 .reading(StepWriter.anything(SheetFigure.OIL_TOPPED_UP, Measure.VOLUME))
                 .behind(Gate.BUMPER)

@@ -21,6 +21,8 @@ enum FigureSource implements MessageTopic {
     TAPED,
     /** A wire along the hose's way. */
     WIRED,
+    /** The maker's own. */
+    MAKERS,
     /** Usual in practice. */
     PRACTICE,
     /** Usual in practice, unless you set another. */

@@ -4,7 +4,9 @@ import isotherm.core.airflow.Airway;
 import isotherm.core.car.Design;
 import isotherm.core.fluid.Units;
 import isotherm.core.message.Measure;
+import isotherm.core.message.Message;
 import isotherm.core.nose.Placement;
+import isotherm.core.parts.MakersFigure;
 import isotherm.core.parts.Takeoff;
 import isotherm.core.plumb.Plumbing;
 import java.util.List;
@@ -81,9 +83,14 @@ final class FittingSteps {
             drill.add();
         }
         boolean rubber = mounts.isEmpty() || mounts.stream().anyMatch(Placement.Mount::rubber);
-        step(Stage.MOUNT, "mount-core", StepText.MOUNT_CORE)
-                .saying(m -> m.count("mounts", mounts.size()).choose("rubber", rubber))
-                .add();
+        StepWriter core = step(Stage.MOUNT, "mount-core", StepText.MOUNT_CORE)
+                .saying(m -> m.count("mounts", mounts.size()).choose("rubber", rubber));
+        mounts.stream()
+                .flatMapToDouble(m -> m.torque().stream())
+                .distinct()
+                .forEach(t -> core.figure(
+                        SheetFigure.BOLT_OR_NUT, Measure.TORQUE, t, Step.Source.OWN, FigureSource.PLACEMENT));
+        core.add();
         if (job.placement().filter(Placement::shroud).isPresent()) {
             boolean foam = job.placement().filter(Placement::foam).isPresent();
             step(Stage.MOUNT, "mount-shroud", StepText.MOUNT_SHROUD)
@@ -109,14 +116,8 @@ final class FittingSteps {
         if (takeoff.isEmpty() || takeoff.get().kind() != Takeoff.Kind.DISTRIBUTION_BLOCK) {
             StepWriter bolt = step(Stage.TAKEOFF, "takeoff-fit", StepText.TAKEOFF_FIT)
                     .saying(m -> m.name("takeoff", name))
-                    .figure(
-                            SheetFigure.BOLT_OR_NUT,
-                            Measure.TORQUE,
-                            CENTRE_BOLT_LOW,
-                            CENTRE_BOLT_HIGH,
-                            Step.Source.ESTIMATE,
-                            FigureSource.MAKER_FIRST.say("name"))
                     .reading(StepWriter.anything(SheetFigure.TORQUE_USED, Measure.TORQUE));
+            centreBolt(bolt, takeoff.flatMap(Takeoff::figure));
             takeoff.ifPresent(t -> bolt.figure(
                     SheetFigure.HEIGHT_ADDED, Measure.LENGTH, t.height(), Step.Source.OWN, FigureSource.CATALOGUE));
             bolt.add();
@@ -129,6 +130,29 @@ final class FittingSteps {
             step(Stage.TAKEOFF, "takeoff-senders", StepText.TAKEOFF_SENDERS).add();
         }
         step(Stage.TAKEOFF, "takeoff-filter", StepText.TAKEOFF_FILTER).add();
+    }
+
+    private static void centreBolt(StepWriter bolt, Optional<MakersFigure> figure) {
+        if (figure.isEmpty()) {
+            bolt.figure(
+                    SheetFigure.BOLT_OR_NUT,
+                    Measure.TORQUE,
+                    CENTRE_BOLT_LOW,
+                    CENTRE_BOLT_HIGH,
+                    Step.Source.ESTIMATE,
+                    FigureSource.MAKER_FIRST.say("name"));
+            return;
+        }
+        Message source =
+                FigureSource.MAKERS.say("name").name("source", figure.get().source());
+        figure.get()
+                .torque()
+                .ifPresent(t -> bolt.figure(
+                        SheetFigure.BOLT_OR_NUT, Measure.TORQUE, t.low(), t.high(), Step.Source.PUBLISHED, source));
+        figure.get()
+                .turn()
+                .ifPresent(t -> bolt.figure(
+                        SheetFigure.PAST_CONTACT, Measure.ANGLE, t.least(), t.most(), Step.Source.PUBLISHED, source));
     }
 
     private StepWriter step(Stage stage, String id, StepText text) {

@@ -5,6 +5,7 @@ import isotherm.core.exchanger.Ports;
 import isotherm.core.line.CutList;
 import isotherm.core.line.FittingChain;
 import isotherm.core.line.Line;
+import isotherm.core.line.MadeJoint;
 import isotherm.core.message.Measure;
 import isotherm.core.parts.HoseEnd;
 import isotherm.core.parts.HoseType;
@@ -160,25 +161,24 @@ final class LineSteps {
                     .add();
             return;
         }
-        List<FittingChain.Pair> pairs = first
-                ? chain.get().joints(port.end(), end.get().end())
-                : chain.get().joints(end.get().end(), port.end());
         int n = 1;
-        for (FittingChain.Pair pair : pairs) {
-            joint(line, port.name(), (first ? "first-" : "last-") + n++, pair);
+        for (MadeJoint joint : first ? MadeJoint.atFirst(line) : MadeJoint.atLast(line)) {
+            joint(line, port.name(), (first ? "first-" : "last-") + n++, joint);
         }
     }
 
-    private void joint(Line line, String port, String id, FittingChain.Pair pair) {
+    private void joint(Line line, String port, String id, MadeJoint made) {
+        FittingChain.Pair pair = made.pair();
         Joint joint = pair.one().joint();
-        Tightening t = Tightening.of(pair.one());
+        Tightening t = made.tightening();
         StepWriter w = step(Stage.LINES, "line-" + line.name() + "-" + id, StepText.LINE_JOINT)
                 .saying(m -> m.name("line", line.name())
                         .name("port", port)
                         .name("size", pair.one().size())
                         .name("joint", joint.words())
-                        .name("thread", joint.onThread())
-                        .name("seal", joint.seal()))
+                        .name("thread", t.makers() && !t.oiled() ? DRY : joint.onThread())
+                        .name("seal", joint.seal())
+                        .choose("retorque", t.retorque()))
                 .reading(StepWriter.anything(SheetFigure.TORQUE_OR_ANGLE_USED, Measure.TORQUE));
         t.torque()
                 .ifPresent(r -> w.figure(
@@ -187,18 +187,25 @@ final class LineSteps {
                         r.low(),
                         r.high(),
                         Step.Source.PUBLISHED,
-                        FigureSource.PUBLISHED.say("name").name("source", t.source())));
+                        (t.makers() ? FigureSource.MAKERS : FigureSource.PUBLISHED)
+                                .say("name")
+                                .name("source", t.source())));
         if (t.mostTurn() > 0) {
             w.figure(
-                    SheetFigure.PAST_FINGER_TIGHT,
+                    t.makers() ? SheetFigure.PAST_CONTACT : SheetFigure.PAST_FINGER_TIGHT,
                     Measure.ANGLE,
                     t.leastTurn(),
                     t.mostTurn(),
-                    Step.Source.ESTIMATE,
-                    FigureSource.MAKER_FIRST.say("name"));
+                    t.makers() ? Step.Source.PUBLISHED : Step.Source.ESTIMATE,
+                    t.makers()
+                            ? FigureSource.MAKERS.say("name").name("source", t.source())
+                            : FigureSource.MAKER_FIRST.say("name"));
         }
         w.add();
     }
+
+    /** What goes on a thread whose figure holds for a dry one. */
+    private static final String DRY = "the thread dry, as its maker's figure has it";
 
     private void routed() {
         step(Stage.LINES, "lines-clear", StepText.LINES_CLEAR)

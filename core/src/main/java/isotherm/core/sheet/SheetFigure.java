@@ -37,6 +37,8 @@ enum SheetFigure implements MessageTopic {
     TORQUE,
     /** Past finger tight. */
     PAST_FINGER_TIGHT,
+    /** Turn after contact, by the maker. */
+    PAST_CONTACT,
     /** It takes. */
     ACCUMULATOR_TAKES,
     /** Ordinary change. */

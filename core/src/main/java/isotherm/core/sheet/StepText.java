@@ -51,6 +51,7 @@ enum StepText implements MessageTopic {
     REFIT_AIR(false),
     DRIVE_GENTLE(true),
     SECOND_JOINTS(true),
+    SECOND_RETORQUE(true),
     SECOND_LEVEL(false),
     SECOND_HAND_OVER(false);
 

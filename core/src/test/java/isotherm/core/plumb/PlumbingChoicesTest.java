@@ -27,6 +27,7 @@ import isotherm.core.parts.Joint;
 import isotherm.core.parts.Takeoff;
 import isotherm.core.route.Bay;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import org.junit.jupiter.api.Test;
@@ -57,7 +58,8 @@ class PlumbingChoicesTest {
                 feed,
                 slack,
                 USUAL.exchangerStays(),
-                USUAL.accessories());
+                USUAL.accessories(),
+                Optional.empty());
     }
 
     private static Plumbing to(End corePort) {

@@ -16,6 +16,7 @@ import isotherm.core.parts.Parts;
 import isotherm.core.route.Bay;
 import isotherm.core.takeoff.FilterStand;
 import java.util.List;
+import java.util.Optional;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /** A bay with room, an engine with a filter, and what is plumbed between it and a core. */
@@ -73,7 +74,8 @@ public final class Plumbings {
                 Plumbing.FeedPort.LOWER,
                 0.015,
                 false,
-                accessories);
+                accessories,
+                Optional.empty());
     }
 
     public static Plumbing plan(Core core, Plumbing.Choice choice) {

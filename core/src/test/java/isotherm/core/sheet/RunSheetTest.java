@@ -259,7 +259,8 @@ class RunSheetTest {
                         usual.feed(),
                         usual.slack(),
                         usual.exchangerStays(),
-                        usual.accessories()));
+                        usual.accessories(),
+                        Optional.empty()));
     }
 
     @Test

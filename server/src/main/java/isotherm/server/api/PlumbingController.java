@@ -9,6 +9,7 @@ import isotherm.server.files.PlumbingFiles;
 import isotherm.server.files.Speech;
 import isotherm.server.garage.SettingsDocument;
 import isotherm.server.jobs.Desk;
+import isotherm.server.plumbing.HoseDocuments;
 import isotherm.server.plumbing.PlumbQuestion;
 import isotherm.server.plumbing.Plumbed;
 import isotherm.server.plumbing.PlumbingPartDocuments;
@@ -117,14 +118,14 @@ class PlumbingController {
 
     @PostMapping("/catalogue/plumbing/hoses")
     ResponseEntity<Void> putHose(
-            @RequestBody PlumbingPartDocuments.HosePartDocument part,
+            @RequestBody HoseDocuments.HosePartDocument part,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String ifMatch) {
         return put(part, ifMatch);
     }
 
     @PostMapping("/catalogue/plumbing/ends")
     ResponseEntity<Void> putEnd(
-            @RequestBody PlumbingPartDocuments.HoseEndDocument part,
+            @RequestBody HoseDocuments.HoseEndDocument part,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String ifMatch) {
         return put(part, ifMatch);
     }

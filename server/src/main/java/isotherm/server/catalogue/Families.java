@@ -1,9 +1,9 @@
 package isotherm.server.catalogue;
 
 import isotherm.server.plumbing.CorePartDocument;
+import isotherm.server.plumbing.HoseDocuments.HoseEndDocument;
+import isotherm.server.plumbing.HoseDocuments.HosePartDocument;
 import isotherm.server.plumbing.PlumbingPartDocuments.AdaptorDocument;
-import isotherm.server.plumbing.PlumbingPartDocuments.HoseEndDocument;
-import isotherm.server.plumbing.PlumbingPartDocuments.HosePartDocument;
 import isotherm.server.plumbing.PlumbingPartDocuments.TakeoffDocument;
 import java.util.Map;
 import java.util.Optional;

@@ -223,7 +223,7 @@ final class PartStore<D extends Record> {
             node.put(field.name(), cell);
         } else if (field.type().isEnum()) {
             node.put(field.name(), cell.toUpperCase(Locale.ROOT).replace(' ', '_'));
-        } else if (field.type() == boolean.class) {
+        } else if (field.type() == boolean.class || field.type() == Boolean.class) {
             switch (cell.toLowerCase(Locale.ROOT)) {
                 case "true", "yes", "1" -> node.put(field.name(), true);
                 case "false", "no", "0" -> node.put(field.name(), false);

@@ -13,6 +13,8 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
@@ -207,21 +209,21 @@ public final class PlumbingFiles {
         return table;
     }
 
+    private static String tightened(Plumbed.JointDocument j, Speech speech) {
+        String torque =
+                j.torqueLowNm() == null ? "" : speech.range(Measure.TORQUE, j.torqueLowNm(), j.torqueHighNm(), 0);
+        String figures = Stream.of(torque, j.turn()).filter(s -> !s.isEmpty()).collect(Collectors.joining(", or "));
+        String thread = j.makers() && !j.oiled() ? "thread dry" : j.onThread();
+        return thread + "; " + figures + (j.makers() ? " (the maker: " : " (ours: ") + j.source() + ")";
+    }
+
     private static void joints(Document document, Plumbed.PlumbedLine l, Speech speech) throws DocumentException {
         PdfPTable table = Paper.table(new float[] {6, 5, 6});
         for (Plumbed.JointDocument j : l.joints()) {
             table.addCell(Paper.cell(j.between(), Paper.TEXT, Element.ALIGN_LEFT));
             table.addCell(Paper.cell(
                     j.words() + (j.tight() ? "" : " DOES NOT SEAL: " + j.whyNot()), Paper.TEXT, Element.ALIGN_LEFT));
-            table.addCell(Paper.cell(
-                    j.onThread()
-                            + (j.torqueLowNm() == null
-                                    ? "; " + j.turn()
-                                    : "; "
-                                            + speech.range(Measure.TORQUE, j.torqueLowNm(), j.torqueHighNm(), 0)
-                                            + ", or " + j.turn() + " (" + j.source() + ")"),
-                    Paper.TEXT,
-                    Element.ALIGN_LEFT));
+            table.addCell(Paper.cell(tightened(j, speech), Paper.TEXT, Element.ALIGN_LEFT));
         }
         document.add(table);
     }

@@ -15,6 +15,7 @@ import isotherm.server.contract.Quantity;
 import isotherm.server.contract.Text;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * All choices of one design.
@@ -144,7 +145,12 @@ public record DesignDocument(
                     Boolean.TRUE.equals(skidPlate),
                     mounts.stream()
                             .map(m -> new Placement.Mount(
-                                    m.xMm() * 1e-3, m.yMm() * 1e-3, m.holeMm() * 1e-3, m.method(), m.rubber()))
+                                    m.xMm() * 1e-3,
+                                    m.yMm() * 1e-3,
+                                    m.holeMm() * 1e-3,
+                                    m.method(),
+                                    m.rubber(),
+                                    m.torqueNm() == null ? OptionalDouble.empty() : OptionalDouble.of(m.torqueNm())))
                             .toList(),
                     Optional.ofNullable(turned));
         }
@@ -157,7 +163,10 @@ public record DesignDocument(
                     double yMm,
             @Quantity(value = "diameter of the hole", min = 3, max = 20, unit = "mm") double holeMm,
             @Text("how it is held") Placement.Method method,
-            @Text("whether it is on rubber") boolean rubber) {}
+            @Text("whether it is on rubber") boolean rubber,
+            @Missing("not known")
+                    @Quantity(value = "torque of its bolt by its maker", min = 0.5, max = 200, unit = "Nm")
+                    Double torqueNm) {}
 
     /** A pressure measured across the core on the road. */
     public record PressureDocument(

@@ -37,6 +37,7 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  * @param level what the lengths rest on
  * @param wires what a wire says of each hose
  * @param ends where the four ports are
+ * @param coreFigure what the core's maker says of tightening into its ports
  */
 public record PlumbingDocument(
         @Text(value = "the takeoff's number in the catalogue", min = 1, max = 60) String takeoff,
@@ -56,7 +57,9 @@ public record PlumbingDocument(
         @Text(value = "what its people have already, by the bill's keys", max = 120) List<String> have,
         @Missing("the finest that is complete") @Text("what the lengths of the hoses rest on") Level level,
         @Missing("not measured") @Text("what a wire along its way says of each hose") WiresDocument wires,
-        @Missing("not measured") @Text("where the four ports are and which way they point") EndsDocument ends) {
+        @Missing("not measured") @Text("where the four ports are and which way they point") EndsDocument ends,
+        @Missing("not known") @Text("what the core's maker says of tightening into its ports")
+                MakersFigureDocument coreFigure) {
 
     /** A wire along the way of each hose. */
     public record WiresDocument(

@@ -6,9 +6,11 @@ import isotherm.core.line.CutList;
 import isotherm.core.line.CutOrder;
 import isotherm.core.line.FittingChain;
 import isotherm.core.line.Line;
+import isotherm.core.line.MadeJoint;
 import isotherm.core.parts.End;
 import isotherm.core.parts.HoseEnd;
 import isotherm.core.parts.HoseType;
+import isotherm.core.parts.MakersFigure;
 import isotherm.core.parts.Parts;
 import isotherm.core.parts.Tightening;
 import isotherm.core.plumb.Plumbing;
@@ -104,16 +106,8 @@ final class LineWriter {
     private static List<Plumbed.JointDocument> joints(Line l) {
         List<Plumbed.JointDocument> joints = new ArrayList<>();
         if (l.fromEnd().isPresent() && l.toEnd().isPresent()) {
-            l.fromChain()
-                    .ifPresent(c -> add(
-                            joints,
-                            l.from().name(),
-                            c,
-                            c.joints(l.from().end(), l.fromEnd().get().end()),
-                            "hose end"));
-            l.toChain()
-                    .ifPresent(c ->
-                            add(joints, "hose end", c, c.joints(l.toEnd().get().end(), l.to().end()), l.to().name()));
+            Stream.concat(MadeJoint.atFirst(l).stream(), MadeJoint.atLast(l).stream())
+                    .forEach(j -> joints.add(joint(j)));
         } else {
             Stream.of(l.from(), l.to())
                     .filter(p -> (p == l.from() ? l.fromChain() : l.toChain()).isEmpty())
@@ -134,31 +128,18 @@ final class LineWriter {
                 null,
                 null,
                 "",
-                "");
+                "",
+                false,
+                true,
+                MakersFigure.Retorque.NOT_SAID);
     }
 
-    private static void add(
-            List<Plumbed.JointDocument> joints,
-            String first,
-            FittingChain chain,
-            List<FittingChain.Pair> pairs,
-            String last) {
-        for (int i = 0; i < pairs.size(); i++) {
-            String before = i == 0
-                    ? first
-                    : "adaptor " + chain.steps().get(i - 1).adaptor().number();
-            String after = i == pairs.size() - 1
-                    ? last
-                    : "adaptor " + chain.steps().get(i).adaptor().number();
-            joints.add(joint(before + " and " + after, pairs.get(i)));
-        }
-    }
-
-    private static Plumbed.JointDocument joint(String between, FittingChain.Pair pair) {
+    private static Plumbed.JointDocument joint(MadeJoint made) {
+        FittingChain.Pair pair = made.pair();
         End end = pair.one();
-        Tightening t = Tightening.of(end);
+        Tightening t = made.tightening();
         return new Plumbed.JointDocument(
-                between,
+                made.first() + " and " + made.second(),
                 end.size() + " " + end.joint().words(),
                 pair.tight(),
                 pair.tight() ? null : end.whyNot(pair.other()),
@@ -168,7 +149,10 @@ final class LineWriter {
                 t.torque().map(r -> round(r.low(), 0)).orElse(null),
                 t.torque().map(r -> round(r.high(), 0)).orElse(null),
                 turn(t),
-                t.source());
+                t.source(),
+                t.makers(),
+                t.oiled(),
+                t.retorque());
     }
 
     private static String turn(Tightening t) {
@@ -177,6 +161,13 @@ final class LineWriter {
         }
         double low = t.leastTurn() / (2 * Math.PI);
         double high = t.mostTurn() / (2 * Math.PI);
+        if (t.makers()) {
+            return String.format(
+                    Locale.ROOT,
+                    "%.0f° to %.0f° past contact",
+                    Math.toDegrees(t.leastTurn()),
+                    Math.toDegrees(t.mostTurn()));
+        }
         return low < 1
                 ? "an eighth to a quarter turn past finger tight"
                 : String.format(Locale.ROOT, "%.0f to %.0f turns past finger tight", low, high);

@@ -3,6 +3,7 @@ package isotherm.server.plumbing;
 import isotherm.core.bill.BillLine;
 import isotherm.core.message.Measure;
 import isotherm.core.parts.HoseType;
+import isotherm.core.parts.MakersFigure;
 import isotherm.core.plumb.Level;
 import isotherm.core.route.Bay;
 import isotherm.core.takeoff.Misfit;
@@ -128,6 +129,9 @@ public record Plumbed(
      * @param torqueHighNm greatest torque
      * @param turn turn past finger tight, in words
      * @param source where the figures are from
+     * @param makers whether they are the maker's own
+     * @param oiled whether they hold for an oiled thread
+     * @param retorque when it is tightened again
      */
     public record JointDocument(
             String between,
@@ -140,7 +144,10 @@ public record Plumbed(
             @Missing("none published") Double torqueLowNm,
             @Missing("none published") Double torqueHighNm,
             String turn,
-            String source) {}
+            String source,
+            boolean makers,
+            boolean oiled,
+            MakersFigure.Retorque retorque) {}
 
     /**
      * Another chain of adaptors at one end.

@@ -14,6 +14,7 @@ import isotherm.core.takeoff.FilterStand;
 import isotherm.server.contract.DocumentReader;
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.contract.Problem;
+import isotherm.server.garage.MakersFigureDocument;
 import isotherm.server.garage.PlumbingDocument;
 import java.util.ArrayList;
 import java.util.List;
@@ -77,7 +78,8 @@ record PlumbingGround(
                 q.design().keepFactoryExchanger(),
                 p.accessories().stream()
                         .map(PlumbingDocument.AccessoryDocument::toCore)
-                        .toList());
+                        .toList(),
+                Optional.ofNullable(p.coreFigure()).flatMap(MakersFigureDocument::toCore));
         return new PlumbingGround(q, q.car().toCore(), q.design().toCore(), bay, choice, parts, left);
     }
 
