@@ -110,6 +110,12 @@ export const queries = {
       queryFn: body ? ({ signal }) => read(api.POST('/api/duties-table', { body, signal })) : skipToken,
       ...drawn,
     }),
+  brackets: (body: Schemas['BracketQuestion'] | undefined) =>
+    queryOptions({
+      queryKey: ['brackets', body],
+      queryFn: body ? ({ signal }) => read(api.POST('/api/brackets', { body, signal })) : skipToken,
+      ...drawn,
+    }),
   learn: (body: Schemas['LearnQuestion'] | undefined) =>
     queryOptions({
       queryKey: ['learn', body],

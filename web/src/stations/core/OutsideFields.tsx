@@ -3,18 +3,10 @@ import { useBench } from '../../bench/workbench';
 import { DocumentNumber, DocumentNumbers } from '../../kit/fields';
 import { Button, Fold, Muted, Pick, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
+import { CORE_FACES } from '../faces';
 import { useCooler } from './coolerFields';
 
 type Outside = Schemas['CoreSheetDocument'];
-
-const POINTS = [
-  { id: 'UP', name: 'up' },
-  { id: 'DOWN', name: 'down' },
-  { id: 'LEFT', name: 'to the left' },
-  { id: 'RIGHT', name: 'to the right' },
-  { id: 'FRONT', name: 'to the front' },
-  { id: 'BACK', name: 'to the back' },
-] as const;
 
 const MOST_HOLES = 12;
 
@@ -77,7 +69,7 @@ export function OutsideFields() {
               <Pick
                 label={`Port ${i + 1} points`}
                 value={p.points}
-                options={POINTS}
+                options={CORE_FACES}
                 onChange={(points) => port(i, { points })}
               />
             </Fields>

@@ -19,6 +19,7 @@ import { AirBySpeed, FitFigures, PlacesCompared, TemplateFiles } from './PlacePa
 import { AirflowAssumptions } from './AirflowAssumptions';
 import { RadiatorFields } from '../duty/RadiatorFields';
 import { AddCore } from '../core/AddCore';
+import { BracketList, BracketPatterns } from './Brackets';
 import { PlacementFields } from './PlacementFields';
 import { Mounts, Placement } from './Mounts';
 
@@ -179,6 +180,11 @@ function Placed() {
                 <Mounts placement={placement} layout={fit?.layout} move={move} />
               </Fold>
             )}
+            {placement && (
+              <Fold name="Brackets" short={placement.brackets?.length ? `${placement.brackets.length}` : 'none'}>
+                <BracketList placement={placement} depthMm={cooler.depthMm} move={move} />
+              </Fold>
+            )}
             <OtherRadiator />
             {placement && nose && (
               <Fold name="Template, true to size" short="PDF, SVG, DXF">
@@ -208,6 +214,7 @@ function Placed() {
           )}
           {error && <p role="alert">▲ {error.message}</p>}
           {fit && placement && <FitFigures fit={fit} />}
+          <BracketPatterns />
           <Held>
             <PlacesCompared />
           </Held>

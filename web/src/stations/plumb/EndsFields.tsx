@@ -3,7 +3,7 @@ import { DocumentNumbers } from '../../kit/fields';
 import { Button, Fold, Muted, Pick } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
 import { usePresets } from '../../bench/presets';
-import { POINTING } from './names';
+import { POINTING } from '../faces';
 import type { Plumbing } from './usePlumbing';
 
 type Ends = Schemas['EndsDocument'];

@@ -5,7 +5,7 @@ import { Button, Muted, Pick, TextEntry, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
 import { usePresets } from '../../bench/presets';
 import { Bay, Stand } from './bay';
-import { POINTING } from './names';
+import { POINTING } from '../faces';
 
 /** Starts the drawing of a bay that has not been measured. */
 export function BayStart() {

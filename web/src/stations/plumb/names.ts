@@ -34,13 +34,3 @@ export const SIZES: Record<Plumbing['corePort'], readonly string[]> = {
   METRIC: ['M16x1.5', 'M18x1.5', 'M22x1.5'],
   BANJO: ['M16x1.5', 'M18x1.5', 'M22x1.5'],
 };
-
-/** Ways that a filter or a port can point. */
-export const POINTING = [
-  { id: 'DOWN', name: 'down' },
-  { id: 'UP', name: 'up' },
-  { id: 'FORWARD', name: 'to the front' },
-  { id: 'REARWARD', name: 'to the rear' },
-  { id: 'LEFT', name: 'to the left' },
-  { id: 'RIGHT', name: 'to the right' },
-] as const;

@@ -31,6 +31,7 @@ class ArchitectureTest {
             "route",
             "takeoff",
             "line",
+            "sheetmetal",
             "plumb",
             "bill",
             "sheet",

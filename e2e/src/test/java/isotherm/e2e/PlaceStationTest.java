@@ -145,4 +145,29 @@ class PlaceStationTest extends Workshop {
         button("Remove the car").click();
         assertThat(button(Pattern.compile("Car$")).first()).not().containsText("Nose test");
     }
+
+    @Test
+    void aBracketIsFoldedFromTwoPointsAndSaysWhatCannotStaySo() throws IOException {
+        unfold("Brackets");
+        button("One bracket more").click();
+        Locator brackets = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Brackets"));
+        assertThat(brackets.getByRole(AriaRole.IMG))
+                .hasAttribute("aria-label", Pattern.compile("^Pattern of bracket A: .* 1 bends$"));
+        assertThat(brackets).containsText("The bracket goes through: condenser");
+        set("A bend radius", "1");
+        assertThat(brackets).containsText("an inner radius of 2 mm would do");
+        set("A bend radius", "3");
+        // Down beside the core's left side, where nothing stands.
+        set("A car, back", "200");
+        set("A car, across", "-200");
+        set("A core, right", "-125");
+        set("A core, behind the face", "25");
+        choose("A core, face looks", "to the left");
+        assertThat(brackets.getByText(Pattern.compile("^✕"))).hasCount(0);
+        saved();
+        Download dxf = page.waitForDownload(() -> button("Brackets, DXF").click());
+        assertThat(Files.readString(dxf.path())).contains("CIRCLE");
+        button("Remove bracket A").click();
+        assertThat(brackets).hasCount(0);
+    }
 }

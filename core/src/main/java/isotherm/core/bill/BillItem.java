@@ -17,6 +17,8 @@ public enum BillItem implements MessageTopic {
     SHROUD,
     /** Skid plate. */
     SKID_PLATE,
+    /** Sheet for a bracket. */
+    BRACKET,
     /** Clamp. */
     CLAMP,
     /** Bolt. */

@@ -8,6 +8,8 @@ import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
 import isotherm.core.nose.Placement;
 import isotherm.core.plumb.Plumbing;
+import isotherm.core.sheetmetal.FlatPattern;
+import isotherm.core.sheetmetal.FoldedBracket;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -22,11 +24,17 @@ public final class DesignBill {
      * @param placement where the core is; empty while that is not known
      * @param plan the plumbing
      * @param sleeved whether both hoses wear a heat sleeve
+     * @param brackets brackets that hold the core, as they are folded
      * @param cores cores that can be bought
      * @return what is bought for it
      */
     public static List<BillLine> of(
-            Design design, Optional<Placement> placement, Plumbing plan, boolean sleeved, List<CorePart> cores) {
+            Design design,
+            Optional<Placement> placement,
+            Plumbing plan,
+            boolean sleeved,
+            List<FoldedBracket> brackets,
+            List<CorePart> cores) {
         Design.Cooler c = design.cooler().orElseThrow();
         List<BillLine> bill = new ArrayList<>();
         bill.add(core(c.core(), cores));
@@ -49,6 +57,7 @@ public final class DesignBill {
             bill.add(BillLine.part(BillItem.MESH.say("what")));
         }
         placement.ifPresent(p -> place(p, bill));
+        brackets.forEach(b -> b.flat().ifPresent(p -> bill.add(bracket(b, p))));
         if (sleeved && plan.lines().stream().allMatch(l -> l.cut().isPresent())) {
             double length = plan.lines().stream()
                     .mapToDouble(l -> l.cut().orElseThrow().free())
@@ -96,6 +105,16 @@ public final class DesignBill {
         if (rubber > 0) {
             bill.add(BillLine.pieces(BillLine.Group.PARTS, BillItem.RUBBER_MOUNT.say("what"), rubber));
         }
+    }
+
+    private static BillLine bracket(FoldedBracket b, FlatPattern p) {
+        return BillLine.part(BillItem.BRACKET
+                .say("what")
+                .name("mark", b.bracket().mark())
+                .choose("sheet", b.bracket().sheet())
+                .with("length", Measure.LENGTH, p.length())
+                .with("width", Measure.LENGTH, p.width())
+                .with("thickness", Measure.LENGTH, b.bracket().thickness(), 1));
     }
 
     private static BillLine core(Core core, List<CorePart> cores) {

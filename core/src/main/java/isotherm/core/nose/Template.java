@@ -35,6 +35,8 @@ public record Template(double widthMm, double heightMm, List<Shape> shapes) {
         INSIDE,
         /** A port's mouth and the way that it opens. */
         PORT,
+        /** To be bent along. */
+        BEND,
         /** To be drilled. */
         HOLE,
         /** The opening that a shroud has to meet. */
@@ -133,18 +135,19 @@ public record Template(double widthMm, double heightMm, List<Shape> shapes) {
         double ox = width / 2 - (left + right) / 2;
         double oy = MARGIN + FOOT - low;
         List<Shape> s = new ArrayList<>();
-        rectangle(s, Layer.OUTLINE, ox - w / 2, oy - h / 2, w, h);
+        Shapes.rectangle(s, Layer.OUTLINE, ox - w / 2, oy - h / 2, w, h);
         double fin = core.width() * 1e3;
         double finHigh = core.height() * 1e3;
-        rectangle(s, Layer.INSIDE, ox - fin / 2, oy - finHigh / 2, fin, finHigh);
-        cross(s, Layer.INSIDE, ox, oy, 10);
+        Shapes.rectangle(s, Layer.INSIDE, ox - fin / 2, oy - finHigh / 2, fin, finHigh);
+        Shapes.cross(s, Layer.INSIDE, ox, oy, 10);
         layout.ports().forEach(p -> port(s, p, core.detail().portBore() * 1e3, ox, oy));
-        layout.holes().forEach(o -> hole(s, ox + o.x() * 1e3, oy + o.y() * 1e3, o.diameter() * 1e3));
+        layout.holes().forEach(o -> Shapes.hole(s, ox + o.x() * 1e3, oy + o.y() * 1e3, o.diameter() * 1e3));
         for (Placement.Mount m : placement.mounts()) {
-            hole(s, ox + m.x() * 1e3, oy + m.y() * 1e3, m.hole() * 1e3);
+            Shapes.hole(s, ox + m.x() * 1e3, oy + m.y() * 1e3, m.hole() * 1e3);
         }
-        opening.ifPresent(o -> rectangle(s, Layer.SHROUD, ox + o.left(), oy + o.bottom(), o.width(), o.height()));
-        bar(s, (width - BAR) / 2, MARGIN + 8);
+        opening.ifPresent(
+                o -> Shapes.rectangle(s, Layer.SHROUD, ox + o.left(), oy + o.bottom(), o.width(), o.height()));
+        Shapes.bar(s, (width - BAR) / 2, MARGIN + 8);
         s.add(new Word(
                 Layer.NOTE,
                 (width - BAR) / 2,
@@ -180,34 +183,5 @@ public record Template(double widthMm, double heightMm, List<Shape> shapes) {
                 y,
                 x + port.points().x() * bore,
                 y + port.points().y() * bore));
-    }
-
-    private static void hole(List<Shape> s, double x, double y, double diameter) {
-        s.add(new Circle(Layer.HOLE, x, y, diameter));
-        cross(s, Layer.HOLE, x, y, diameter / 2 + 4);
-        s.add(new Word(Layer.NOTE, x + diameter / 2 + 2, y + 2, 3, String.format(Locale.ROOT, "%.1f", diameter)));
-    }
-
-    private static void rectangle(List<Shape> s, Layer layer, double x, double y, double w, double h) {
-        s.add(new Line(layer, x, y, x + w, y));
-        s.add(new Line(layer, x + w, y, x + w, y + h));
-        s.add(new Line(layer, x + w, y + h, x, y + h));
-        s.add(new Line(layer, x, y + h, x, y));
-    }
-
-    private static void cross(List<Shape> s, Layer layer, double x, double y, double arm) {
-        s.add(new Line(layer, x - arm, y, x + arm, y));
-        s.add(new Line(layer, x, y - arm, x, y + arm));
-    }
-
-    private static void bar(List<Shape> s, double x, double y) {
-        s.add(new Line(Layer.NOTE, x, y, x + BAR, y));
-        for (double at = 0; at <= BAR + 1e-9; at += MARK) {
-            boolean hundred = Math.round(at) % 100 == 0;
-            s.add(new Line(Layer.NOTE, x + at, y, x + at, y + (hundred ? 1.6 : 1) * MARK_HEIGHT));
-            if (hundred) {
-                s.add(new Word(Layer.NOTE, x + at + 1, y - 4, 3, String.format(Locale.ROOT, "%.0f", at)));
-            }
-        }
     }
 }

@@ -51,7 +51,7 @@ public record MakersFigure(
 
         @Override
         public List<String> parts() {
-            return List.of("text");
+            return List.of("name");
         }
     }
 

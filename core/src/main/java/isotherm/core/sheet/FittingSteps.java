@@ -9,6 +9,8 @@ import isotherm.core.nose.Placement;
 import isotherm.core.parts.MakersFigure;
 import isotherm.core.parts.Takeoff;
 import isotherm.core.plumb.Plumbing;
+import isotherm.core.sheetmetal.FlatPattern;
+import isotherm.core.sheetmetal.FoldedBracket;
 import java.util.List;
 import java.util.Optional;
 
@@ -67,6 +69,7 @@ final class FittingSteps {
 
     private void mount() {
         step(Stage.MOUNT, "mount-template", StepText.MOUNT_TEMPLATE).add();
+        job.brackets().stream().filter(b -> b.good() && b.flat().isPresent()).forEach(this::bracket);
         List<Placement.Mount> mounts = job.placement().map(Placement::mounts).orElse(List.of());
         List<Placement.Mount> drilled = mounts.stream()
                 .filter(m -> m.method() != Placement.Method.CLAMP)
@@ -107,6 +110,26 @@ final class FittingSteps {
         air.fan().ifPresent(f -> step(Stage.MOUNT, "mount-fan", StepText.MOUNT_FAN)
                 .figure(SheetFigure.SWITCHES_ON, Measure.TEMPERATURE, f.onK(), Step.Source.OWN, FigureSource.DESIGN)
                 .add());
+    }
+
+    private void bracket(FoldedBracket b) {
+        FlatPattern p = b.flat().orElseThrow();
+        StepWriter w = step(Stage.MOUNT, "mount-bracket-" + b.bracket().mark(), StepText.MOUNT_BRACKET)
+                .saying(m -> m.name("mark", b.bracket().mark())
+                        .choose("sheet", b.bracket().sheet())
+                        .count("bends", p.bends().size()))
+                .figure(
+                        SheetFigure.THICKNESS,
+                        Measure.LENGTH,
+                        b.bracket().thickness(),
+                        Step.Source.OWN,
+                        FigureSource.PLACEMENT)
+                .figure(SheetFigure.LENGTH, Measure.LENGTH, p.length(), Step.Source.ESTIMATE, FigureSource.OF_DESIGN)
+                .figure(SheetFigure.WIDTH, Measure.LENGTH, p.width(), Step.Source.ESTIMATE, FigureSource.OF_DESIGN);
+        p.bends()
+                .forEach(bend -> w.figure(
+                        SheetFigure.BEND_AT, Measure.LENGTH, bend.at(), Step.Source.ESTIMATE, FigureSource.OF_DESIGN));
+        w.add();
     }
 
     private void takeoff() {

@@ -4,6 +4,8 @@ import isotherm.core.car.Car;
 import isotherm.core.car.Design;
 import isotherm.core.nose.Placement;
 import isotherm.core.plumb.Plumbing;
+import isotherm.core.sheetmetal.FoldedBracket;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -14,6 +16,7 @@ import java.util.Optional;
  * @param placement where the core sits, once it is placed
  * @param plumbing takeoff and hoses, once they are chosen
  * @param sleeved whether the hoses get a heat sleeve
+ * @param brackets brackets that hold the core, as they are folded
  * @param leastCrank gauge pressure that cranking has to show, Pa above ambient
  */
 public record Job(
@@ -22,12 +25,34 @@ public record Job(
         Optional<Placement> placement,
         Optional<Plumbing> plumbing,
         boolean sleeved,
+        List<FoldedBracket> brackets,
         double leastCrank) {
     /** Gauge pressure that cranking has to show unless its people say otherwise, Pa (default). */
     public static final double LEAST_CRANK = 1.4e5;
 
+    /**
+     * Without brackets of its own.
+     *
+     * @param car the car
+     * @param design a design with a cooler
+     * @param placement where the core sits, once it is placed
+     * @param plumbing takeoff and hoses, once they are chosen
+     * @param sleeved whether the hoses get a heat sleeve
+     * @param leastCrank gauge pressure that cranking has to show, Pa above ambient
+     */
+    public Job(
+            Car car,
+            Design design,
+            Optional<Placement> placement,
+            Optional<Plumbing> plumbing,
+            boolean sleeved,
+            double leastCrank) {
+        this(car, design, placement, plumbing, sleeved, List.of(), leastCrank);
+    }
+
     /** Checks that there is something to build. */
     public Job {
+        brackets = List.copyOf(brackets);
         if (design.cooler().isEmpty()) {
             throw new IllegalArgumentException("A design without a cooler has nothing to build");
         }

@@ -37,6 +37,14 @@ enum SheetFigure implements MessageTopic {
     TORQUE,
     /** Past finger tight. */
     PAST_FINGER_TIGHT,
+    /** Of a sheet. */
+    THICKNESS,
+    /** Of a flat pattern. */
+    LENGTH,
+    /** Of a flat pattern. */
+    WIDTH,
+    /** A bend line, from the car's end. */
+    BEND_AT,
     /** Turn after contact, by the maker. */
     PAST_CONTACT,
     /** It takes. */

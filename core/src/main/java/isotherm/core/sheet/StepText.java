@@ -12,6 +12,7 @@ enum StepText implements MessageTopic {
     PREPARE_DRAIN(true),
     STRIP_LIST(true),
     MOUNT_TEMPLATE(false),
+    MOUNT_BRACKET(true),
     MOUNT_DRILL(true),
     MOUNT_CORE(false),
     MOUNT_SHROUD(false),

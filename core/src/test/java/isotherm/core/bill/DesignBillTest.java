@@ -28,7 +28,7 @@ class DesignBillTest {
     private static final Design DESIGN = DemoCars.design(13, Place.GRILLE_AHEAD).withCore(CORE);
 
     private static List<BillLine> bill(Design design, Optional<Placement> placement, boolean sleeved) {
-        return DesignBill.of(design, placement, PLAN, sleeved, CorePart.shipped());
+        return DesignBill.of(design, placement, PLAN, sleeved, List.of(), CorePart.shipped());
     }
 
     private static List<String> topics(List<BillLine> bill) {

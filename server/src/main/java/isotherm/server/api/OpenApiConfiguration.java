@@ -20,7 +20,10 @@ import isotherm.server.garage.PresetsDocument;
 import isotherm.server.jobs.Desk;
 import isotherm.server.jobs.Jobs;
 import isotherm.server.logger.LoggerDocuments;
+import isotherm.server.plumbing.Brackets;
 import isotherm.server.plumbing.CorePartDocument;
+import isotherm.server.plumbing.HoseDocuments;
+import isotherm.server.plumbing.PlumbQuestion;
 import isotherm.server.plumbing.Plumbed;
 import isotherm.server.plumbing.PlumbingPartDocuments;
 import isotherm.server.proof.Proof;
@@ -87,12 +90,15 @@ class OpenApiConfiguration {
                     Proof.class,
                     LoggerDocuments.class,
                     PlumbingPartDocuments.class,
+                    HoseDocuments.class,
+                    Brackets.class,
                     Imported.class)) {
                 collect(holder, records);
                 for (Class<?> type : holder.getDeclaredClasses()) {
                     collect(type, records);
                 }
             }
+            collect(PlumbQuestion.class, records);
             collect(PresetsDocument.class, records);
             collect(CorePartDocument.class, records);
             collect(Jobs.JobView.class, records);

@@ -19,8 +19,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/template")
 class TemplateController {
-    private static final MediaType SVG = MediaType.parseMediaType("image/svg+xml");
-    private static final MediaType DXF = MediaType.parseMediaType("image/vnd.dxf");
+    static final MediaType SVG = MediaType.parseMediaType("image/svg+xml");
+    static final MediaType DXF = MediaType.parseMediaType("image/vnd.dxf");
 
     @PostMapping("/svg")
     ResponseEntity<byte[]> svg(@RequestBody Questions.PlacementQuestion question) {
@@ -43,7 +43,8 @@ class TemplateController {
         return QuestionSolver.template(question);
     }
 
-    private static ResponseEntity<byte[]> file(byte[] content, MediaType type, String name) {
+    /** A drawing to be loaded under a name. */
+    static ResponseEntity<byte[]> file(byte[] content, MediaType type, String name) {
         return ResponseEntity.ok()
                 .contentType(type)
                 .header(

@@ -22,6 +22,7 @@ import isotherm.server.build.BuildDocuments.StepState;
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.contract.MessageDocument;
 import isotherm.server.garage.DesignDocument;
+import isotherm.server.plumbing.Brackets;
 import isotherm.server.plumbing.PlumbQuestion;
 import isotherm.server.plumbing.PlumbingSolver;
 import isotherm.words.UnitChoice;
@@ -58,6 +59,7 @@ public final class Builds {
                 planned.map(PlumbingSolver.Planned::plumbing),
                 wanted.design().plumbing() != null
                         && Boolean.TRUE.equals(wanted.design().plumbing().sleeved()),
+                Brackets.folded(wanted.car(), wanted.design()),
                 Measure.PRESSURE.metric().toSi(leastBar));
         return new BuildDocument(
                 wanted.name(),

@@ -27,6 +27,8 @@ public final class TemplateFiles {
     public enum Paper {
         /** ISO A4, in as many tiles as needed. */
         A4,
+        /** ISO A3, in as many tiles as needed. */
+        A3,
         /** US Letter, in as many tiles as needed. */
         LETTER,
         /** One sheet of the drawing's own size, for a plotter. */
@@ -50,6 +52,7 @@ public final class TemplateFiles {
                     switch (shape.layer()) {
                         case INSIDE -> " stroke-dasharray=\"2 1\"";
                         case SHROUD -> " stroke-dasharray=\"6 2\"";
+                        case BEND -> " stroke-dasharray=\"8 2 2 2\"";
                         default -> "";
                     };
             if (shape instanceof Template.Line l) {
@@ -137,6 +140,7 @@ public final class TemplateFiles {
         Rectangle page =
                 switch (paper) {
                     case A4 -> PageSize.A4.rotate();
+                    case A3 -> PageSize.A3.rotate();
                     case LETTER -> PageSize.LETTER.rotate();
                     case SHEET ->
                         new Rectangle((float) ((t.widthMm() + 2 * PAGE_MARGIN) * POINTS_PER_MM), (float)
@@ -211,6 +215,7 @@ public final class TemplateFiles {
         switch (shape.layer()) {
             case INSIDE -> canvas.setLineDash(2, 1, 0);
             case SHROUD -> canvas.setLineDash(6, 2, 0);
+            case BEND -> canvas.setLineDash(new float[] {8, 2, 2, 2}, 0);
             default -> canvas.setLineDash(0);
         }
         if (shape instanceof Template.Line l) {

@@ -132,7 +132,9 @@ public record DesignDocument(
             @Text(value = "where it is held", max = 12) List<MountDocument> mounts,
             @Missing("the way that brings its ports nearer to the takeoff")
                     @Text("whether the core's back is to the front")
-                    Boolean turned) {
+                    Boolean turned,
+            @Missing("none") @Text(value = "brackets folded from sheet that hold it", max = 8)
+                    List<BracketDocument> brackets) {
 
         public Placement toCore() {
             return new Placement(
@@ -272,7 +274,16 @@ public record DesignDocument(
     private DesignDocument placed(PlacementDocument p, boolean sealed) {
         PlacementDocument kept = sealed
                 ? new PlacementDocument(
-                        p.xMm(), p.yMm(), p.zMm(), p.tiltDeg(), true, true, p.skidPlate(), p.mounts(), p.turned())
+                        p.xMm(),
+                        p.yMm(),
+                        p.zMm(),
+                        p.tiltDeg(),
+                        true,
+                        true,
+                        p.skidPlate(),
+                        p.mounts(),
+                        p.turned(),
+                        p.brackets())
                 : p;
         CoolerDocument c = cooler;
         return new DesignDocument(

@@ -62,6 +62,7 @@ public final class PlumbingSolver {
                 Optional.ofNullable(q.design().cooler().placement()).map(DesignDocument.PlacementDocument::toCore),
                 plan,
                 ground.choice().sleeved(),
+                Brackets.folded(q.car(), q.design()),
                 cores));
         BillOfMaterials loop = new BillOfMaterials(plan);
         bill.addAll(loop.lines(

@@ -1,0 +1,47 @@
+package isotherm.server.api;
+
+import isotherm.server.files.TemplateFiles;
+import isotherm.server.plumbing.Brackets;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Brackets folded from sheet, and their patterns at true size. */
+@RestController
+@RequestMapping("/api/brackets")
+class BracketController {
+    @PostMapping
+    List<Brackets.BracketAnswer> brackets(@RequestBody Brackets.BracketQuestion question) {
+        return Brackets.answer(question);
+    }
+
+    @PostMapping("/patterns.svg")
+    ResponseEntity<byte[]> svg(@RequestBody Brackets.BracketQuestion question) {
+        return TemplateController.file(
+                TemplateFiles.svg(Brackets.drawing(question)).getBytes(StandardCharsets.UTF_8),
+                TemplateController.SVG,
+                "brackets.svg");
+    }
+
+    @PostMapping("/patterns.dxf")
+    ResponseEntity<byte[]> dxf(@RequestBody Brackets.BracketQuestion question) {
+        return TemplateController.file(
+                TemplateFiles.dxf(Brackets.drawing(question)).getBytes(StandardCharsets.US_ASCII),
+                TemplateController.DXF,
+                "brackets.dxf");
+    }
+
+    @PostMapping("/patterns.pdf")
+    ResponseEntity<byte[]> pdf(
+            @RequestBody Brackets.BracketQuestion question,
+            @RequestParam(defaultValue = "A4") TemplateFiles.Paper paper) {
+        return TemplateController.file(
+                TemplateFiles.pdf(Brackets.drawing(question), paper), MediaType.APPLICATION_PDF, "brackets.pdf");
+    }
+}

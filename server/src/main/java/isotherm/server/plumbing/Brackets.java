@@ -1,0 +1,167 @@
+package isotherm.server.plumbing;
+
+import static isotherm.server.contract.Rounding.round;
+
+import isotherm.core.exchanger.Core;
+import isotherm.core.line.CorePorts;
+import isotherm.core.nose.Placement;
+import isotherm.core.nose.Template;
+import isotherm.core.route.Bay;
+import isotherm.core.sheetmetal.BracketProblem;
+import isotherm.core.sheetmetal.FoldedBracket;
+import isotherm.core.sheetmetal.PatternDrawing;
+import isotherm.server.contract.Checked;
+import isotherm.server.contract.MessageDocument;
+import isotherm.server.contract.Missing;
+import isotherm.server.contract.Problem;
+import isotherm.server.contract.Text;
+import isotherm.server.garage.CarDocument;
+import isotherm.server.garage.DesignDocument;
+import isotherm.server.garage.PlumbingDocument;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Brackets of a design, folded from their sheets. */
+public final class Brackets {
+    private Brackets() {}
+
+    /**
+     * What is asked.
+     *
+     * @param car a car, with nose and bay where they are measured: what stands in the way
+     * @param design a design whose core is placed
+     */
+    public record BracketQuestion(
+            @Text("a car, with nose and bay where they are measured") CarDocument car,
+            @Text("a design whose core is placed") DesignDocument design)
+            implements Checked {
+        @Override
+        public void check(String path, List<Problem> problems) {
+            car.check(path + "/car", problems);
+            design.check(path + "/design", problems);
+            if (design.cooler() == null || design.cooler().placement() == null) {
+                problems.add(Problem.of(path + "/design/cooler/placement", null, "The core has to be placed for this"));
+            }
+        }
+    }
+
+    /**
+     * A bracket as it is folded.
+     *
+     * @param mark what is scribed on it
+     * @param problems what cannot stay so
+     * @param flat its pattern; missing where its holes cannot be joined
+     * @param corners of the middle of its thickness, from the car to the core
+     * @param massKg mass
+     */
+    public record BracketAnswer(
+            String mark,
+            List<BracketTrouble> problems,
+            @Missing("its holes cannot be joined") FlatDocument flat,
+            List<PlumbingDocument.PointDocument> corners,
+            double massKg) {}
+
+    /**
+     * Something that cannot stay so.
+     *
+     * @param kind what it is
+     * @param what it, with the figure that would do
+     */
+    public record BracketTrouble(BracketProblem.Kind kind, MessageDocument what) {}
+
+    /**
+     * A flat pattern, seen from its upper face, from the lower left corner at the car's end.
+     *
+     * @param lengthMm length
+     * @param widthMm width
+     * @param holes the one at the car first
+     * @param bends in order from the car
+     */
+    public record FlatDocument(double lengthMm, double widthMm, List<FlatHole> holes, List<FlatBend> bends) {}
+
+    /**
+     * A hole.
+     *
+     * @param xMm along the strip
+     * @param yMm across it
+     * @param holeMm diameter
+     */
+    public record FlatHole(double xMm, double yMm, double holeMm) {}
+
+    /**
+     * A bend.
+     *
+     * @param atMm its line, along the strip
+     * @param deg by which the sheet is turned, up where it is above 0
+     * @param allowanceMm flat sheet that goes into it
+     */
+    public record FlatBend(double atMm, double deg, double allowanceMm) {}
+
+    /**
+     * @param q a car and a design
+     * @return its brackets
+     */
+    public static List<BracketAnswer> answer(BracketQuestion q) {
+        return folded(q.car(), q.design()).stream().map(Brackets::written).toList();
+    }
+
+    /**
+     * @param q a car and a design
+     * @return their patterns at true size
+     */
+    public static Template drawing(BracketQuestion q) {
+        return PatternDrawing.of(q.design().name(), folded(q.car(), q.design()));
+    }
+
+    /**
+     * @param car a car
+     * @param design a design
+     * @return its brackets; none where the core is not placed
+     */
+    public static List<FoldedBracket> folded(CarDocument car, DesignDocument design) {
+        if (design.cooler() == null
+                || design.cooler().placement() == null
+                || design.cooler().placement().brackets() == null) {
+            return List.of();
+        }
+        Placement at = design.cooler().placement().toCore();
+        Core core = design.toCore().cooler().orElseThrow().core();
+        List<Bay.Box> about = new ArrayList<>();
+        about.add(CorePorts.box(core, at));
+        if (car.nose() != null) {
+            about.addAll(Bay.of(car.nose().toCore()));
+        }
+        if (car.bay() != null) {
+            about.addAll(car.bay().toCore().boxes());
+        }
+        return design.cooler().placement().brackets().stream()
+                .map(b -> FoldedBracket.of(b.toCore(at), about))
+                .toList();
+    }
+
+    private static BracketAnswer written(FoldedBracket b) {
+        return new BracketAnswer(
+                b.bracket().mark(),
+                b.problems().stream()
+                        .map(p -> new BracketTrouble(p.kind(), MessageDocument.of(p.what())))
+                        .toList(),
+                b.flat()
+                        .map(f -> new FlatDocument(
+                                mm(f.length()),
+                                mm(f.width()),
+                                f.holes().stream()
+                                        .map(h -> new FlatHole(mm(h.x()), mm(h.y()), mm(h.diameter())))
+                                        .toList(),
+                                f.bends().stream()
+                                        .map(d -> new FlatBend(
+                                                mm(d.at()), round(Math.toDegrees(d.angle()), 2), mm(d.allowance())))
+                                        .toList()))
+                        .orElse(null),
+                b.corners().stream().map(PlumbingDocument.PointDocument::of).toList(),
+                round(b.mass(), 3));
+    }
+
+    private static double mm(double m) {
+        return round(m * 1e3, 2);
+    }
+}
