@@ -35,6 +35,8 @@ public record FoldedBracket(
     private static final double TOOL_ROOM = 9e-3;
     /** Steepest fold that a hand bench makes, rad (default). */
     private static final double MOST_FOLD = Math.toRadians(135);
+    /** A sheet that lies on a face does not go through it: what is nearer than this is touched, m. */
+    private static final double TOUCH = 0.2e-3;
     /** Points that are asked whether something stands in their way are so far apart, m. */
     private static final double STEP = 4e-3;
     /** What touches a bracket at its hole is what it is bolted to: so far round it nothing is in the way, m. */
@@ -244,7 +246,7 @@ public record FoldedBracket(
                 for (int w = 0; w <= wide; w++) {
                     Vector3D p = from.add(new Vector3D((double) k / along, leg))
                             .add(new Vector3D(aside / 2 + half * (2.0 * w / wide - 1), across));
-                    if (box.distance(p) < bracket.thickness() / 2
+                    if (box.distance(p) < bracket.thickness() / 2 - TOUCH
                             && Vector3D.distance(p, bracket.car()) > SEAT
                             && Vector3D.distance(p, bracket.core()) > SEAT) {
                         return true;

@@ -248,6 +248,11 @@ class FoldedBracketTest {
         assertThat(kinds(f)).containsExactly(BracketProblem.Kind.THROUGH);
         boxes.set(1, new Bay.Box("horn", Bay.Kind.SOLID, mm(-10, 6, 40), mm(10, 20, 55)));
         assertThat(FoldedBracket.of(b, boxes).good()).isTrue();
+        // A leg that lies flat on the core's whole face touches it and does not go through.
+        boxes.set(1, new Bay.Box("core", Bay.Kind.SOLID, mm(-100, 20, 80), mm(100, 200, 130)));
+        assertThat(FoldedBracket.of(b, boxes).good()).isTrue();
+        boxes.set(1, new Bay.Box("core", Bay.Kind.SOLID, mm(-100, 20, 79), mm(100, 200, 130)));
+        assertThat(FoldedBracket.of(b, boxes).good()).isFalse();
     }
 
     @Test
