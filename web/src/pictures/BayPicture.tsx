@@ -5,6 +5,7 @@ import type { Schemas } from '../api/client';
 import { usePreferences } from '../preferences/preferences';
 import { Picture } from '../kit/layout';
 import { whole, windowOf, worst, type Room } from './bayWindow';
+import { beside, inside, placed, type Label, type Rect } from './labels';
 import { useWidth } from './useWidth';
 
 type Point = Schemas['PointDocument'];
@@ -39,6 +40,8 @@ interface Props {
   readonly lines: readonly Line[];
   readonly points: Record<Which, readonly Point[]>;
   readonly marked: string | undefined;
+  /** Outer diameter of the hoses. */
+  readonly outsideMm: number;
   /** Show only the part of the bay that the hoses are in. */
   readonly closer: boolean;
   readonly dragged: boolean;
@@ -50,6 +53,7 @@ interface Props {
 const GAP = 30;
 const TOP = 20;
 const FOOT = 6;
+const LEAST_WIDE = 5;
 
 /** One of the two views: which coordinate goes across, and which up. */
 interface View {
@@ -63,7 +67,7 @@ interface View {
 
 /** The bay to scale from above and from the side, with both hoses in it; way-points are dragged or moved by keys. */
 export function BayPicture(props: Props) {
-  const { bay, boxes, holes, lines, points, marked, closer, dragged, mostHeight, onMove, onDrag } = props;
+  const { bay, boxes, holes, lines, points, marked, outsideMm, closer, dragged, mostHeight, onMove, onDrag } = props;
   const theme = useTheme();
   const { show } = usePreferences();
   const [ref, width] = useWidth();
@@ -143,6 +147,14 @@ export function BayPicture(props: Props) {
       );
     }
   };
+  // As wide as the hose is, and never so thin that the two cannot be told apart.
+  const wide = Math.max(LEAST_WIDE, outsideMm * scale);
+  const frameOf = (view: View) => ({
+    x: view.name === 'above' ? px(x0) : sz(z0),
+    y: TOP,
+    width: (view.name === 'above' ? w : d) * scale,
+    height: (view.name === 'above' ? d : h) * scale,
+  });
   const outline = (view: View, clip: string) => (
     <g key={clip} clipPath={`url(#${clip})`}>
       {boxes.map((b) => {
@@ -160,11 +172,6 @@ export function BayPicture(props: Props) {
             >
               <title>{`${b.name}, ${WORDS[b.kind]}`}</title>
             </rect>
-            {r.width > b.name.length * 5.6 + 6 && r.height > 15 && (
-              <text x={r.x + r.width / 2} y={r.y + r.height / 2 + 4} textAnchor="middle" className="halo">
-                {b.name}
-              </text>
-            )}
           </g>
         );
       })}
@@ -183,13 +190,13 @@ export function BayPicture(props: Props) {
       >
         <defs>
           <pattern id="bay-hot" width="6" height="6" patternUnits="userSpaceOnUse">
-            <path d="M0,6 L6,0 M0,0 L6,6" stroke={theme.ink} strokeWidth="0.9" opacity="0.55" />
+            <path d="M0,6 L6,0 M0,0 L6,6" stroke={theme.ink} strokeWidth="0.9" opacity="0.28" />
           </pattern>
           <pattern id="bay-moving" width="6" height="6" patternUnits="userSpaceOnUse">
-            <circle cx="3" cy="3" r="1.1" fill={theme.ink} opacity="0.6" />
+            <circle cx="3" cy="3" r="1.1" fill={theme.ink} opacity="0.3" />
           </pattern>
           <pattern id="bay-hatch" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-            <line y2="6" stroke={theme.line} strokeWidth="1.2" />
+            <line y2="6" stroke={theme.line} strokeWidth="1.2" opacity="0.5" />
           </pattern>
           <clipPath id="bay-above">
             <rect x={px(x0)} y={TOP} width={w * scale} height={d * scale} />
@@ -228,8 +235,9 @@ export function BayPicture(props: Props) {
                 );
               })}
               {lines.map((l) => (
-                <Hose key={l.name} line={l} view={view} />
+                <Hose key={l.name} line={l} view={view} width={wide} />
               ))}
+              <Names view={view} boxes={boxes} lines={lines} half={wide / 2} frame={frameOf(view)} />
               {lines.map((l) => {
                 const which = l.name as Which;
                 return points[which].map((p, i) => {
@@ -312,8 +320,50 @@ export const WORDS: Record<Box['kind'], string> = {
   SOFT: 'soft',
 };
 
+/** Names of hoses and boxes, none over another or over a hose; a box without room keeps its name for the pointer. */
+function Names(props: { view: View; boxes: readonly Box[]; lines: readonly Line[]; half: number; frame: Rect }) {
+  const { view, boxes, lines, half, frame } = props;
+  const ways = lines.map((l) =>
+    [l.fromPort, ...l.points, l.toPort].filter((p) => p !== undefined).map((p) => view.at(p)),
+  );
+  const labels: Label[] = [
+    ...lines.map((l, i) => ({ text: l.name, strong: true, spots: beside(l.name, ways[i] ?? [], half) })),
+    ...[...boxes]
+      .map((b) => ({ name: b.name, seen: common(view.box(b), frame) }))
+      .sort((a, b) => a.seen.width * a.seen.height - b.seen.width * b.seen.height)
+      .map(({ name, seen }) => ({ text: name, strong: false, spots: inside(name, seen) })),
+  ];
+  return (
+    <g aria-hidden>
+      {placed(labels, ways, half, frame).map((l) => (
+        <text
+          key={l.text}
+          x={l.x}
+          y={l.y + 4}
+          textAnchor="middle"
+          className={l.strong ? 'strong halo' : 'halo'}
+          pointerEvents="none"
+        >
+          {l.text}
+        </text>
+      ))}
+    </g>
+  );
+}
+
+function common(a: Rect, b: Rect): Rect {
+  const x = Math.max(a.x, b.x);
+  const y = Math.max(a.y, b.y);
+  return {
+    x,
+    y,
+    width: Math.max(0, Math.min(a.x + a.width, b.x + b.width) - x),
+    height: Math.max(0, Math.min(a.y + a.height, b.y + b.height) - y),
+  };
+}
+
 /** The feed is one broad line, the return a pair of thin ones, so that they read apart without colour. */
-function Hose({ line, view }: { line: Line; view: View }) {
+function Hose({ line, view, width }: { line: Line; view: View; width: number }) {
   const theme = useTheme();
   const path = line.points.map(
     (p, i) =>
@@ -329,13 +379,11 @@ function Hose({ line, view }: { line: Line; view: View }) {
   ].join(' ');
   const ends = [line.fromPort, line.toPort].filter((p) => p !== undefined).map(view.at);
   const dash = line.found ? undefined : '6 4';
-  // The two names stand apart where the hoses run together.
-  const middle = line.points[Math.floor(line.points.length * (line.name === 'feed' ? 0.3 : 0.6))];
   return (
     <g aria-hidden>
-      <path d={d} fill="none" stroke={theme.paper} strokeWidth={8} />
-      <path d={d} fill="none" stroke={theme.ink} strokeWidth={5} strokeDasharray={dash} strokeLinejoin="round" />
-      {line.name === 'return' && <path d={d} fill="none" stroke={theme.paper} strokeWidth={2} />}
+      <path d={d} fill="none" stroke={theme.paper} strokeWidth={width + 3} />
+      <path d={d} fill="none" stroke={theme.ink} strokeWidth={width} strokeDasharray={dash} strokeLinejoin="round" />
+      {line.name === 'return' && <path d={d} fill="none" stroke={theme.paper} strokeWidth={width - 3} />}
       {ends.map(([x, y], i) => (
         <circle
           key={i}
@@ -346,11 +394,6 @@ function Hose({ line, view }: { line: Line; view: View }) {
           stroke={theme.ink}
         />
       ))}
-      {middle && (
-        <text x={view.at(middle)[0] + 7} y={view.at(middle)[1] - 7} className="strong halo">
-          {line.name}
-        </text>
-      )}
     </g>
   );
 }

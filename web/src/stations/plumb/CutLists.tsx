@@ -59,7 +59,9 @@ export function CutLists({ plumbed }: { plumbed: Plumbed }) {
         <tbody>
           {rows.map(([name, value]) => (
             <tr key={name}>
-              <th scope="row">{name}</th>
+              <th scope="row" style={{ whiteSpace: 'nowrap' }}>
+                {name}
+              </th>
               {lines.map((l) => (
                 <td key={l.name}>{value(l)}</td>
               ))}
@@ -117,7 +119,7 @@ export function CutLists({ plumbed }: { plumbed: Plumbed }) {
               <tr>
                 <th scope="row">Through</th>
                 {lines.map((l) => (
-                  <td key={l.name}>
+                  <td key={l.name} style={{ whiteSpace: 'normal' }}>
                     {l.holes.length === 0
                       ? 'no hole'
                       : l.holes.map((h) => `${h.name}${h.endPasses ? '' : ', bare, ends on after'}`).join('; ')}

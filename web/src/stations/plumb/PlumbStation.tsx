@@ -211,6 +211,7 @@ function Plumbed() {
                 lines={plumbed?.lines ?? []}
                 points={{ feed: plumbing.feedPoints, return: plumbing.backPoints }}
                 marked={marked}
+                outsideMm={hoses.find((h) => h.number === plumbing.hose)?.outsideMm ?? 0}
                 closer={closer && marked === undefined}
                 dragged={dragged}
                 mostHeight={340}
