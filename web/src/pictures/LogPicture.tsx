@@ -25,6 +25,7 @@ const BANDS: readonly { name: string; channels: readonly Channel[]; quantity?: Q
   { name: 'Speed', channels: ['SPEED'], quantity: 'speed' },
   { name: 'Engine speed', channels: ['RPM'], suffix: 'rpm' },
   { name: 'Oil pressure', channels: ['PRESSURE'], quantity: 'pressure' },
+  { name: 'Air across the core', channels: ['CORE_AIR'], suffix: 'Pa' },
   { name: 'Height', channels: ['ELEVATION'], quantity: 'distance' },
 ];
 

@@ -18,12 +18,15 @@ const UNITS: Record<Channel, readonly NonNullable<Format['columns'][number]['uni
   LATITUDE: ['DEGREE'],
   LONGITUDE: ['DEGREE'],
   ELEVATION: ['M', 'FT'],
+  CORE_AIR: ['PA', 'HPA'],
 };
 
 const UNIT_SIGNS: Record<string, string> = {
   S: 's',
   MS: 'ms',
   MIN: 'min',
+  PA: 'Pa',
+  HPA: 'hPa',
   KMH: 'km/h',
   MPH: 'mph',
   MPS: 'm/s',

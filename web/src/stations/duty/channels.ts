@@ -17,6 +17,7 @@ export const CHANNELS: Record<Channel, string> = {
   LATITUDE: 'Latitude',
   LONGITUDE: 'Longitude',
   ELEVATION: 'Height',
+  CORE_AIR: 'Air pressure across the core',
 };
 
 export const SENSORS = [

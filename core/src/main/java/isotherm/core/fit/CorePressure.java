@@ -1,14 +1,9 @@
 package isotherm.core.fit;
 
-import isotherm.core.airflow.AirFlow;
-import isotherm.core.airflow.AirNetwork;
-import isotherm.core.airflow.Airway;
 import isotherm.core.airflow.MeasuredPressure;
 import isotherm.core.car.Car;
 import isotherm.core.car.Design;
 import isotherm.core.duty.Weather;
-import isotherm.core.exchanger.CoreModel;
-import java.util.Optional;
 
 /**
  * A pressure read across the core on the road with the fans standing: it teaches how much of the air pressure arrives.
@@ -26,19 +21,9 @@ public record CorePressure(Design design, Weather weather, MeasuredPressure read
         return new Expected(new double[] {acrossCore(car)}, new double[] {0});
     }
 
+    /** With the fans standing. */
     private double acrossCore(Car car) {
-        Design.Cooler cooler = design.cooler().orElseThrow();
-        Airway airway = car.known(cooler).airway();
-        AirNetwork network = new AirNetwork(
-                airway,
-                new CoreModel(cooler.core()),
-                Optional.of(car.radiator(design)),
-                weather.ambientK(),
-                weather.pressure());
-        return network.at(read.speed(), false, false).losses().stream()
-                .filter(l -> l.what().equals("core"))
-                .mapToDouble(AirFlow.Loss::pascal)
-                .sum();
+        return new CoreAir(car, design, weather).at(read.speed(), false, false);
     }
 
     @Override

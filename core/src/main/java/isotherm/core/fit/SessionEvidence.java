@@ -9,6 +9,7 @@ import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** What was logged while a car was driven, thinned to readings that say something new. */
 public final class SessionEvidence implements Evidence {
@@ -84,12 +85,20 @@ public final class SessionEvidence implements Evidence {
         Session s = Simulator.run(car, duty, demand, design);
         double[] values = new double[points.size()];
         double[] rise = new double[values.length];
+        LogChannel.Logged logged = new LogChannel.Logged(s, car, coreAir(car));
         for (int i = 0; i < values.length; i++) {
             Point p = points.get(i);
-            values[i] = p.channel().of(s, car, p.cell());
+            values[i] = p.channel().of(logged, p.cell());
             rise[i] = p.channel().rises() ? values[i] - duty.weather().ambientK() : 0;
         }
         return new Expected(values, rise);
+    }
+
+    /** The air at the core, for a log that has it. */
+    private Optional<CoreAir> coreAir(Car car) {
+        return count(LogChannel.CORE_AIR) > 0
+                ? Optional.of(new CoreAir(car, design, duty.weather()))
+                : Optional.empty();
     }
 
     @Override

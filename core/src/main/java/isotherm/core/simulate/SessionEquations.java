@@ -48,7 +48,7 @@ public final class SessionEquations {
     public static final int STATES = 9;
 
     /** Coolant temperature at which the radiator's fan begins to help, K (default). */
-    static final double RADIATOR_FAN_FROM = Units.ZERO_CELSIUS + 95;
+    public static final double RADIATOR_FAN_FROM = Units.ZERO_CELSIUS + 95;
 
     private static final double RADIATOR_FAN_SPAN = 5;
     private final DemandTrace demand;

@@ -114,7 +114,7 @@ class EvidenceTest {
         SessionEvidence e = new SessionEvidence(CAR, design, log);
         for (LogChannel c : channels) {
             double[] values = new double[d.cells()];
-            Arrays.setAll(values, i -> c.of(s, truth, i));
+            Arrays.setAll(values, i -> c.of(new LogChannel.Logged(s, truth, Optional.empty()), i));
             e.add(c, log, values);
         }
         return e;
@@ -178,5 +178,30 @@ class EvidenceTest {
         Learning.Learned l = learned(own);
         assertThat(l.residuals()[0][0]).isCloseTo(0, within(0.01));
         assertThat(factor(l, Factor.HEAT)).isCloseTo(1, within(1e-3));
+    }
+
+    @Test
+    void aLogOfThePressureAcrossTheCoreTeachesTheAir() {
+        Car leaky = Factor.AIR.scale(CAR, 0.7);
+        DemandTrace d = DAY.demand(CAR.vehicle(), CAR.engine());
+        Session s = Simulator.run(leaky, DAY, d, COOLED);
+        LogDuty log = DemoCars.log(d, Duty.Start.WARM, DemoCars.DAY);
+        CoreAir air = new CoreAir(leaky, COOLED, DAY.weather());
+        double[] pascal = new double[d.cells()];
+        Arrays.setAll(pascal, i -> air.at(s, i));
+        SessionEvidence without = LogFit.session(CAR, COOLED, log, s.oil(), Optional.empty());
+        LogFit.Estimate before = air(LogFit.fit(CAR, log, without, List.of()));
+        SessionEvidence with = LogFit.session(CAR, COOLED, log, s.oil(), Optional.empty());
+        assertThat(with.add(LogChannel.CORE_AIR, log, pascal)).isGreaterThan(40);
+        LogFit.Estimate after = air(LogFit.fit(CAR, log, with, List.of()));
+        assertThat(after.factor()).isCloseTo(0.7, within(3 * after.standardError()));
+        assertThat(after.standardError()).isLessThan(0.5 * before.standardError());
+    }
+
+    private static LogFit.Estimate air(LogFit.Result r) {
+        return r.estimates().stream()
+                .filter(e -> e.parameter() == Factor.AIR)
+                .findFirst()
+                .orElseThrow();
     }
 }

@@ -167,7 +167,8 @@ class LogController {
                 driven.oilC(),
                 driven.backC(),
                 driven.coolantC(),
-                driven.pressureBar());
+                driven.pressureBar(),
+                driven.coreAirPa());
     }
 
     /** Before and after: two logs held against each other, and each against the model. */

@@ -58,7 +58,16 @@ public enum Channel {
     /** Longitude, degrees. */
     LONGITUDE(List.of(Unit.DEGREE), "lon", "lng"),
     /** Height above sea level, m. */
-    ELEVATION(List.of(Unit.M, Unit.FT), "elev", "altitude", "alt", "height", "höhe");
+    ELEVATION(List.of(Unit.M, Unit.FT), "elev", "altitude", "alt", "height", "höhe"),
+    /** Air pressure across the core, Pa. */
+    CORE_AIR(
+            List.of(Unit.PA, Unit.HPA),
+            "core dp",
+            "core press",
+            "core air",
+            "across core",
+            "air press core",
+            "delta p core");
 
     /** Units that loggers write; the first of a channel is the one it is kept in. */
     public enum Unit {
@@ -94,6 +103,10 @@ public enum Channel {
         PSI(0.0689475729, 0, "psi", "psig"),
         /** Kilopascals. */
         KPA(0.01, 0, "kpa"),
+        /** Pascals. */
+        PA(1, 0, "pa"),
+        /** Hectopascals. */
+        HPA(100, 0, "hpa", "mbar"),
         /** Metres. */
         M(1, 0, "m", "metres", "meters"),
         /** Feet. */
@@ -170,6 +183,7 @@ public enum Channel {
             case INTAKE -> within(value, -40, 250);
             case AMBIENT -> within(value, -40, 70);
             case PRESSURE -> notLessThanNothing(value, 1, 30);
+            case CORE_AIR -> notLessThanNothing(value, 100, 5000);
             case LAP -> within(value, 0, 1e6);
             case LATITUDE -> within(value, -90, 90);
             case LONGITUDE -> within(value, -180, 180);

@@ -11,6 +11,12 @@ import java.util.List;
  * @param backC oil from the cooler, in the same way
  * @param coolantC coolant temperature
  * @param pressureBar oil pressure
+ * @param coreAirPa air pressure across the core
  */
 public record DrivenLog(
-        DutyDocument duty, List<Double> oilC, List<Double> backC, List<Double> coolantC, List<Double> pressureBar) {}
+        DutyDocument duty,
+        List<Double> oilC,
+        List<Double> backC,
+        List<Double> coolantC,
+        List<Double> pressureBar,
+        List<Double> coreAirPa) {}

@@ -90,7 +90,8 @@ final class Driving {
                 readings(oil),
                 readings(mean(c, Channel.OIL_RETURN, cells)),
                 readings(coolant),
-                readings(mean(c, Channel.PRESSURE, cells)));
+                readings(mean(c, Channel.PRESSURE, cells)),
+                readings(mean(c, Channel.CORE_AIR, cells)));
     }
 
     private static double[] mean(Map<Channel, double[]> columns, Channel channel, double[] cells) {

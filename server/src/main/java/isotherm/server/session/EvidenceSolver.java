@@ -30,7 +30,7 @@ public final class EvidenceSolver {
         return TeachingSolver.fit(
                 q.car(),
                 List.of(new TeachingSolver.Logged(
-                        q.design(), q.duty(), q.car().sensor(), q.oilC(), null, q.coolantC(), null)));
+                        q.design(), q.duty(), q.car().sensor(), q.oilC(), null, q.coolantC(), null, null)));
     }
 
     static double[] kelvin(List<Double> celsius) {
@@ -39,8 +39,11 @@ public final class EvidenceSolver {
                 .toArray();
     }
 
-    static double[] pascal(List<Double> bar) {
-        return bar.stream().mapToDouble(v -> v < DROPPED ? Double.NaN : v * 1e5).toArray();
+    /** Pressures of a log in Pa, NaN where they dropped out. */
+    static double[] pascal(List<Double> logged, double perUnit) {
+        return logged.stream()
+                .mapToDouble(v -> v < DROPPED ? Double.NaN : v * perUnit)
+                .toArray();
     }
 
     /**

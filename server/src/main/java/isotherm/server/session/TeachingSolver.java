@@ -46,6 +46,7 @@ public final class TeachingSolver {
      * @param backC oil from the cooler in the same way
      * @param coolantC coolant temperature in the same way
      * @param pressureBar oil pressure in the gallery in the same way, of the oil that is in the car
+     * @param coreAirPa air pressure across the core in the same way
      */
     public record Logged(
             DesignDocument design,
@@ -54,7 +55,8 @@ public final class TeachingSolver {
             List<Double> oilC,
             List<Double> backC,
             List<Double> coolantC,
-            List<Double> pressureBar) {}
+            List<Double> pressureBar,
+            List<Double> coreAirPa) {}
 
     /**
      * Always from the car as it was before any log, so that a second fit does not count the first one twice.
@@ -104,8 +106,11 @@ public final class TeachingSolver {
         if (logged.backC() != null && logged.design().cooler() != null) {
             session.add(LogChannel.COOLER_OUT, log, EvidenceSolver.kelvin(logged.backC()));
         }
+        if (logged.coreAirPa() != null && logged.design().cooler() != null) {
+            session.add(LogChannel.CORE_AIR, log, EvidenceSolver.pascal(logged.coreAirPa(), 1));
+        }
         if (logged.pressureBar() != null) {
-            session.add(LogChannel.PRESSURE, log, EvidenceSolver.pascal(logged.pressureBar()));
+            session.add(LogChannel.PRESSURE, log, EvidenceSolver.pascal(logged.pressureBar(), 1e5));
         }
         return session;
     }

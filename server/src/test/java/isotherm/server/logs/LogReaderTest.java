@@ -82,6 +82,23 @@ class LogReaderTest {
     }
 
     @Test
+    void theAirAcrossTheCoreIsReadInItsUnits() throws IOException {
+        Read r = read(
+                """
+                Time (s),Speed (km/h),Oil Temp (C),Oil Press (bar),Core dP (mbar)
+                0.0,100,100,4.1,1.52
+                0.1,101,100,4.1,1.55
+                0.2,102,100,4.1,-0.2
+                """);
+        assertThat(r.rows().channels).contains(Channel.CORE_AIR, Channel.PRESSURE);
+        assertThat(r.rows().at(0, Channel.CORE_AIR)).isCloseTo(152, within(1e-9));
+        assertThat(r.rows().at(2, Channel.CORE_AIR))
+                .as("a little less than nothing")
+                .isZero();
+        assertThat(r.rows().at(0, Channel.PRESSURE)).isCloseTo(4.1, within(1e-9));
+    }
+
+    @Test
     void turnsAMinuteAreTheEnginesWhateverTheColumnIsCalled() throws IOException {
         Read r = read(
                 """
