@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import type { CoolerDocument, Schemas } from '../../api/client';
+import type { CarDocument, CoolerDocument, Schemas } from '../../api/client';
 import { queries } from '../../api/queries';
 import { Findings } from '../Findings';
 import { usePreferences } from '../../preferences/preferences';
@@ -140,6 +140,7 @@ function Placed() {
     <Station
       choices={
         <>
+          <Muted>{restsOn(nose, placement !== undefined)}</Muted>
           {!nose && <NoseStart />}
           {nose && !placement && <Button onPress={start}>Put the core into the nose</Button>}
           {nose && placement && (
@@ -241,6 +242,19 @@ function Placed() {
       side={<Findings station="PLACE" />}
     />
   );
+}
+
+/** What the air rests on, the roughest first, and what would make it finer. */
+function restsOn(nose: CarDocument['nose'], placed: boolean): string {
+  if (!nose) {
+    return 'The air rests on typed assumptions: opening, sealing and shade by eye. The openings by tape, from the body that is nearest, make it finer; then what stands behind them.';
+  }
+  if (!placed) {
+    return 'The air rests on typed assumptions as long as the core is not in the nose.';
+  }
+  return nose.parts.length === 0
+    ? 'The air rests on openings and core by tape. Beam, plate, condenser and radiator are not measured: what they shade and block is not in it.'
+    : 'The air rests on the whole nose by tape. A pressure measured across the core on the road is finer still.';
 }
 
 /** A larger radiator, or another one, as a choice of this design. */

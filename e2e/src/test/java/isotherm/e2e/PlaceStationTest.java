@@ -170,4 +170,21 @@ class PlaceStationTest extends Workshop {
         button("Remove bracket A").click();
         assertThat(brackets).hasCount(0);
     }
+
+    @Test
+    void theAirIsReckonedFromAssumptionsThenOpeningsThenTheWholeNose() {
+        open(Garage.own("wren"));
+        station("Place");
+        assertThat(page.getByText("The air rests on typed assumptions: ")).isVisible();
+        assertThat(field("Sealing")).isVisible();
+        button("Only its openings").click();
+        button("Put the core into the nose").click();
+        assertThat(page.getByText("The air rests on openings and core by tape."))
+                .isVisible();
+        assertThat(figures()).containsText("0 %");
+        unfold("Front-end measurements");
+        button("One part more").click();
+        assertThat(page.getByText("The air rests on the whole nose by tape.")).isVisible();
+        saved();
+    }
 }
