@@ -9,5 +9,7 @@ export type Bracket = Schemas['BracketDocument'];
 export function useBrackets(): readonly Schemas['BracketAnswer'][] {
   const { car, design } = useBench();
   const some = (design.cooler?.placement?.brackets?.length ?? 0) > 0;
-  return useQuery(queries.brackets(some ? { car, design } : undefined)).data ?? [];
+  const folded = useQuery(queries.brackets(some ? { car, design } : undefined)).data;
+  // What was there before the last one went is no answer any more.
+  return some ? (folded ?? []) : [];
 }

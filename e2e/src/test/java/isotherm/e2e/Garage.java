@@ -2,6 +2,7 @@ package isotherm.e2e;
 
 import isotherm.server.testing.Examples;
 import isotherm.server.testing.RunningServer;
+import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -28,7 +29,21 @@ final class Garage {
      * @return the copy
      */
     static Own own(String example) {
+        return own(example, JSON.readTree(Examples.read(example)));
+    }
+
+    /**
+     * @param example the example case whose car, duty and design are copied
+     * @return the copy, of which nobody has measured nose or bay
+     */
+    static Own unmeasured(String example) {
         JsonNode asked = JSON.readTree(Examples.read(example));
+        ((ObjectNode) asked.get("car")).remove(List.of("nose", "bay"));
+        ((ObjectNode) asked.get("design").get("cooler")).remove("placement");
+        return own(example, asked);
+    }
+
+    private static Own own(String example, JsonNode asked) {
         int number = NUMBER.incrementAndGet();
         ObjectNode car = (ObjectNode) asked.get("car");
         car.put("name", example + " " + number);

@@ -173,9 +173,9 @@ class PlaceStationTest extends Workshop {
 
     @Test
     void theAirIsReckonedFromAssumptionsThenOpeningsThenTheWholeNose() {
-        open(Garage.own("wren"));
+        open(Garage.unmeasured("wren"));
         station("Place");
-        assertThat(page.getByText("The air rests on typed assumptions: ")).isVisible();
+        assertThat(page.getByText("The air rests on typed assumptions:")).isVisible();
         assertThat(field("Sealing")).isVisible();
         button("Only its openings").click();
         button("Put the core into the nose").click();

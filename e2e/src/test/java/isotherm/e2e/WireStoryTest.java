@@ -25,8 +25,7 @@ class WireStoryTest extends Workshop {
 
     @Test
     void twoWiresGiveACutListAndABillAndNothingIsTypedTwice() throws IOException {
-        // The Wren's case has neither nose nor bay, and no cooler in this design.
-        Garage.Own stranger = Garage.own("wren");
+        Garage.Own stranger = Garage.unmeasured("wren");
         open(stranger);
         choose("Design", "As it is today");
         station("Plumb");
