@@ -126,7 +126,7 @@ export function QuantityField(props: QuantityFieldProps) {
           −
         </Button>
         <Input
-          data-long={(draft ?? shown).length > 4 || undefined}
+          data-long={(draft ?? shown).length > 3 || undefined}
           inputMode="decimal"
           autoComplete="off"
           role="spinbutton"
