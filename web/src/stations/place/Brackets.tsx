@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { download } from '../../bench/download';
+import { usePresets } from '../../bench/presets';
 import { useBench } from '../../bench/workbench';
 import { Button, Heading, Muted, Row } from '../../kit/kit';
 import { PatternPicture } from '../../pictures/PatternPicture';
@@ -14,31 +15,29 @@ const MARKS = 'ABCDEFGH';
 /** From where a bracket begins that nobody has measured yet: below and behind the mount that it holds. */
 const BELOW_MM = 60;
 
-function begun(placement: Placement, depthMm: number, there: readonly Bracket[]): Bracket {
+function begun(start: Bracket, placement: Placement, depthMm: number, there: readonly Bracket[]): Bracket {
   const mount = placement.mounts[there.length % Math.max(1, placement.mounts.length)];
   const x = mount?.xMm ?? 0;
   const y = mount?.yMm ?? 0;
-  const hole = mount?.holeMm ?? 6.5;
+  const holeMm = mount?.holeMm ?? start.core.holeMm;
   return {
+    ...start,
     mark: [...MARKS].find((m) => !there.some((b) => b.mark === m)) ?? 'X',
     car: {
+      ...start.car,
       xMm: Math.round(placement.xMm + x),
       yMm: Math.max(0, Math.round(placement.yMm + y - BELOW_MM)),
       zMm: Math.round(placement.zMm + depthMm + BELOW_MM),
-      faces: 'UP',
-      holeMm: hole,
+      holeMm,
     },
-    core: { xMm: x, yMm: y, zMm: depthMm, faces: 'BACK', holeMm: hole },
-    sheet: 'ALUMINIUM_5754',
-    thicknessMm: 2,
-    radiusMm: 3,
-    edgeMm: Math.max(10, Math.ceil(1.5 * hole)),
+    core: { ...start.core, xMm: x, yMm: y, zMm: depthMm, holeMm },
   };
 }
 
 /** Brackets folded from sheet: their points by tape. */
 export function BracketList(props: { placement: Placement; depthMm: number; move: (p: Placement) => void }) {
   const { placement, depthMm, move } = props;
+  const { starts } = usePresets();
   const folded = useBrackets();
   const brackets = placement.brackets ?? [];
   const set = (next: Bracket[]) => move({ ...placement, brackets: next });
@@ -55,7 +54,7 @@ export function BracketList(props: { placement: Placement; depthMm: number; move
       ))}
       <Button
         isDisabled={brackets.length >= MOST}
-        onPress={() => set([...brackets, begun(placement, depthMm, brackets)])}
+        onPress={() => set([...brackets, begun(starts.bracket, placement, depthMm, brackets)])}
       >
         One bracket more
       </Button>

@@ -57,7 +57,7 @@ public final class DesignBill {
             bill.add(BillLine.part(BillItem.MESH.say("what")));
         }
         placement.ifPresent(p -> place(p, bill));
-        brackets.forEach(b -> b.flat().ifPresent(p -> bill.add(bracket(b, p))));
+        brackets.stream().filter(FoldedBracket::good).forEach(b -> bill.add(bracket(b)));
         if (sleeved && plan.lines().stream().allMatch(l -> l.cut().isPresent())) {
             double length = plan.lines().stream()
                     .mapToDouble(l -> l.cut().orElseThrow().free())
@@ -107,7 +107,8 @@ public final class DesignBill {
         }
     }
 
-    private static BillLine bracket(FoldedBracket b, FlatPattern p) {
+    private static BillLine bracket(FoldedBracket b) {
+        FlatPattern p = b.flat().orElseThrow();
         return BillLine.part(BillItem.BRACKET
                 .say("what")
                 .name("mark", b.bracket().mark())

@@ -16,6 +16,15 @@ import java.util.Optional;
  */
 public record MadeJoint(String first, String second, FittingChain.Pair pair, Tightening tightening) {
     private static final String HOSE_END = "hose end";
+    /** What goes on a thread whose figure holds for a dry one. */
+    private static final String DRY = "nothing: its maker's figure is for a dry thread";
+
+    /** @return what goes on the thread: what its joint takes, unless the maker's figure holds for a dry one */
+    public String onThread() {
+        return tightening.makers() && !tightening.oiled()
+                ? DRY
+                : pair.one().joint().onThread();
+    }
 
     /** A part on the way, with what its maker says. */
     private record Item(String name, Optional<MakersFigure> figure) {}

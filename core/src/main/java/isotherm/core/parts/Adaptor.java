@@ -53,14 +53,6 @@ public record Adaptor(
         this(maker, number, first, second, bore, length, angle, price, mass, Optional.empty());
     }
 
-    /**
-     * @param other what its maker says of tightening it
-     * @return the same part with it
-     */
-    public Adaptor with(MakersFigure other) {
-        return new Adaptor(maker, number, first, second, bore, length, angle, price, mass, Optional.of(other));
-    }
-
     /** Velocity heads lost in the two steps of an adaptor's bore (default). */
     private static final double STEP_HEADS = 0.5;
     /** Velocity heads lost in a sharp drilled elbow of 90° (default). */

@@ -69,7 +69,7 @@ final class FittingSteps {
 
     private void mount() {
         step(Stage.MOUNT, "mount-template", StepText.MOUNT_TEMPLATE).add();
-        job.brackets().stream().filter(b -> b.good() && b.flat().isPresent()).forEach(this::bracket);
+        job.brackets().stream().filter(FoldedBracket::good).forEach(this::bracket);
         List<Placement.Mount> mounts = job.placement().map(Placement::mounts).orElse(List.of());
         List<Placement.Mount> drilled = mounts.stream()
                 .filter(m -> m.method() != Placement.Method.CLAMP)

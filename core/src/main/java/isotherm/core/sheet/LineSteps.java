@@ -176,7 +176,7 @@ final class LineSteps {
                         .name("port", port)
                         .name("size", pair.one().size())
                         .name("joint", joint.words())
-                        .name("thread", t.makers() && !t.oiled() ? DRY : joint.onThread())
+                        .name("thread", made.onThread())
                         .name("seal", joint.seal())
                         .choose("retorque", t.retorque()))
                 .reading(StepWriter.anything(SheetFigure.TORQUE_OR_ANGLE_USED, Measure.TORQUE));
@@ -203,9 +203,6 @@ final class LineSteps {
         }
         w.add();
     }
-
-    /** What goes on a thread whose figure holds for a dry one. */
-    private static final String DRY = "the thread dry, as its maker's figure has it";
 
     private void routed() {
         step(Stage.LINES, "lines-clear", StepText.LINES_CLEAR)

@@ -266,7 +266,7 @@ public record FoldedBracket(
                 .orElse(0.0);
     }
 
-    /** @return whether it can be made and fitted */
+    /** @return whether it can be made and fitted: then it has a pattern */
     public boolean good() {
         return problems.isEmpty();
     }

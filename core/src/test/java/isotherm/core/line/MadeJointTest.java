@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
 import isotherm.core.airflow.Place;
+import isotherm.core.message.Measure;
 import isotherm.core.parts.End;
 import isotherm.core.parts.HoseType;
 import isotherm.core.parts.Joint;
@@ -85,6 +86,11 @@ class MadeJointTest {
         assertThat(boss.tightening().torque()).hasValue(new Range(18, 22));
         assertThat(boss.tightening().oiled()).isFalse();
         assertThat(boss.tightening().makers()).isTrue();
+        assertThat(boss.onThread())
+                .as("not oiled, although its joint usually is")
+                .startsWith("nothing");
+        assertThat(atCore.get(0).onThread())
+                .isEqualTo(atCore.get(0).pair().one().joint().onThread());
     }
 
     @Test
@@ -121,6 +127,25 @@ class MadeJointTest {
                 .extracting(Step.Figure::source)
                 .contains(Step.Source.PUBLISHED);
         assertThat(sheet(plan(false, Optional.empty()))).noneMatch(s -> s.id().startsWith("second-retorque"));
+    }
+
+    @Test
+    void theCentreBoltIsTightenedByTheTakeoffsMaker() {
+        Plumbing p = plan(false, Optional.empty());
+        Plumbing makers =
+                new Plumbing(p.level(), p.takeoff().with(BOSS), p.fit(), p.feed(), p.back(), p.hose(), p.accessories());
+        assertThat(bolt(makers).high()).isEqualTo(22);
+        assertThat(bolt(makers).source()).isEqualTo(Step.Source.PUBLISHED);
+        assertThat(bolt(p).source()).as("ours, and marked so").isEqualTo(Step.Source.ESTIMATE);
+    }
+
+    private static Step.Figure bolt(Plumbing p) {
+        return sheet(p).stream()
+                .filter(s -> s.id().equals("takeoff-fit"))
+                .flatMap(s -> s.figures().stream())
+                .filter(f -> f.measure() == Measure.TORQUE)
+                .findFirst()
+                .orElseThrow();
     }
 
     private static List<Step> sheet(Plumbing p) {

@@ -213,8 +213,7 @@ public final class PlumbingFiles {
         String torque =
                 j.torqueLowNm() == null ? "" : speech.range(Measure.TORQUE, j.torqueLowNm(), j.torqueHighNm(), 0);
         String figures = Stream.of(torque, j.turn()).filter(s -> !s.isEmpty()).collect(Collectors.joining(", or "));
-        String thread = j.makers() && !j.oiled() ? "thread dry" : j.onThread();
-        return thread + "; " + figures + (j.makers() ? " (the maker: " : " (ours: ") + j.source() + ")";
+        return j.onThread() + "; " + figures + (j.makers() ? " (the maker: " : " (ours: ") + j.source() + ")";
     }
 
     private static void joints(Document document, Plumbed.PlumbedLine l, Speech speech) throws DocumentException {

@@ -219,6 +219,9 @@ public record DesignDocument(
         if (cooler.detail() != null) {
             cooler.detail().check(at + "/detail", cooler.construction(), problems);
         }
+        if (cooler.placement() != null && cooler.placement().brackets() != null) {
+            BracketDocument.check(at + "/placement/brackets", cooler.placement().brackets(), problems);
+        }
         if (cooler.sheet() != null) {
             cooler.sheet().check(at + "/sheet", cooler.widthMm(), problems);
         }

@@ -65,6 +65,7 @@ public record PresetsDocument(
             @Text("a thermostat") ThermostatDocument thermostat,
             @Text("plate and hoses") PlumbingDocument plumbing,
             @Text("a core by tape, to be put where it is") PlacementDocument placement,
+            @Text("a bracket, to be put where its holes are") BracketDocument bracket,
             @Text("four ports, to be put where the tape says") PlumbingDocument.EndsDocument ends,
             @Quantity(value = "UA of a factory exchanger", min = 0, max = 2000, unit = "W/K")
                     double factoryExchangerWPerK,

@@ -144,7 +144,7 @@ final class LineWriter {
                 pair.tight(),
                 pair.tight() ? null : end.whyNot(pair.other()),
                 end.joint().seal(),
-                end.joint().onThread(),
+                made.onThread(),
                 t.wrench() > 0 ? (Double) round(t.wrench() * 1e3, 1) : null,
                 t.torque().map(r -> round(r.low(), 0)).orElse(null),
                 t.torque().map(r -> round(r.high(), 0)).orElse(null),

@@ -101,6 +101,24 @@ class BracketsTest {
     }
 
     @Test
+    void twoBracketsOfOneMarkAreRefused() {
+        ObjectNode q = question();
+        ((tools.jackson.databind.node.ArrayNode) placement(q).get("brackets"))
+                .add(bracket(q).deepCopy());
+        HttpResponse<String> r = SERVER.send("POST", "/api/brackets", q.toString());
+        assertThat(r.statusCode()).isEqualTo(422);
+        assertThat(r.body()).contains("/design/cooler/placement/brackets/1/mark");
+    }
+
+    @Test
+    void oneThatCannotBeMadeIsNeitherBoughtNorMade() {
+        ObjectNode q = question();
+        bracket(q).put("radiusMm", 1);
+        q.set("duty", JSON.readTree(Examples.read("plumb")).get("duty"));
+        assertThat(SERVER.send("POST", "/api/plumb", q.toString()).body()).doesNotContain("bill.BRACKET.what");
+    }
+
+    @Test
     void whatItGoesThroughInTheNoseIsNamed() {
         ObjectNode q = question();
         ((ObjectNode) q.get("car"))
