@@ -4,7 +4,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { createGlobalStyle } from 'styled-components';
-import { isPassing } from './api/client';
+import { mayAskAgain } from './api/client';
 import { PreferencesProvider } from './preferences/preferences';
 import { Shell } from './app/Shell';
 import { PLACE } from './bench/useGo';
@@ -29,7 +29,7 @@ const router = createBrowserRouter([
 
 /** What is refused is refused the next time too; what did not arrive is asked for again. */
 const queries = new QueryClient({
-  defaultOptions: { queries: { retry: (failures, error) => failures < 3 && isPassing(error) } },
+  defaultOptions: { queries: { retry: (failures, error) => failures < 3 && mayAskAgain(error) } },
 });
 
 const root = document.getElementById('root');

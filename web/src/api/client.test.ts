@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { api, ApiError, basedOn, create, isPassing, read, send, watch, type JobView } from './client';
+import { api, ApiError, basedOn, create, isPassing, mayAskAgain, read, send, watch, type JobView } from './client';
 
 const answer = (status: number, body?: unknown) =>
   Promise.resolve(new Response(body === undefined ? null : JSON.stringify(body), { status }));
@@ -134,5 +134,11 @@ describe('what is created', () => {
     expect([409, 412, 422].map((s) => isPassing(new ApiError(s, '', [], {})))).toEqual([false, false, false]);
     expect([429, 500, 503].map((s) => isPassing(new ApiError(s, '', [], {})))).toEqual([true, true, true]);
     expect(isPassing(new TypeError('network'))).toBe(true);
+    expect([409, 412, 422, 503].map((s) => mayAskAgain(new ApiError(s, '', [], {})))).toEqual([
+      true,
+      false,
+      false,
+      true,
+    ]);
   });
 });

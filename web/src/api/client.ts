@@ -76,6 +76,14 @@ export function isPassing(e: unknown): boolean {
   return !(e instanceof ApiError) || e.status >= 500 || e.status === 429;
 }
 
+/**
+ * Whether a question may be asked again. One that an earlier question of the same page, late on its way, has taken the place of is
+ * still wanted here: its answer never came.
+ */
+export function mayAskAgain(e: unknown): boolean {
+  return isPassing(e) || (e instanceof ApiError && e.status === 409);
+}
+
 /** By what a request is known that creates something: sent again, it creates nothing new. */
 export interface Named {
   readonly 'Idempotency-Key': string;

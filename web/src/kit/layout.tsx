@@ -38,6 +38,18 @@ export const FigureTable = styled.table`
   }
 `;
 
+/** One of several things of a list that is edited, with its fields and what removes it. */
+export const Item = styled.section`
+  display: flex;
+  flex-direction: column;
+  align-items: stretch;
+  gap: 10px;
+  padding-bottom: 12px;
+  & > button {
+    align-self: flex-start;
+  }
+`;
+
 /** A drawing with its lettering. */
 export const Picture = styled.figure`
   margin: 0;

@@ -39,6 +39,15 @@ export function Consequences({ plumbed, onTurn }: { plumbed: Plumbed; onTurn: (c
                 gaskets never lie on each other.
               </Muted>
             )}
+            {fit.arcs.some((a) => a.arcDeg < 180) && (
+              <Muted>
+                A wrench swings{' '}
+                {fit.arcs
+                  .map((a) => `${show(a.arcDeg, 'angle')} at the port ${a.gives ? 'to' : 'from'} the cooler`)
+                  .join(', ')}
+                .
+              </Muted>
+            )}
             <List>
               {fit.misfits.map((m) => (
                 <li key={say(m.what)}>

@@ -1,10 +1,10 @@
 import type { Schemas } from '../../api/client';
 import { DocumentNumber } from '../../kit/fields';
-import { Fold, Muted, Pick, TextEntry, Toggle } from '../../kit/kit';
+import { Muted, Pick, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
 import { usePreferences } from '../../preferences/preferences';
 import { FAMILIES, JOINTS, SIZES, TAKEOFFS } from './names';
-import { word } from '../../words/words';
+import { MakersFigure } from './MakersFigure';
 import { SCHOOL } from './PlumbPanels';
 import type { Plumbing } from './usePlumbing';
 
@@ -108,7 +108,11 @@ export function HoseChoice(props: {
         />
         <Toggle label="Heat sleeves" value={plumbing.sleeved} onChange={(sleeved) => onChange({ sleeved })} />
       </Fields>
-      <CoreFigure figure={plumbing.coreFigure} onChange={(coreFigure) => onChange({ coreFigure })} />
+      <MakersFigure
+        name="Core’s ports, torque"
+        figure={plumbing.coreFigure}
+        onChange={(coreFigure) => onChange({ coreFigure })}
+      />
       {hose && (
         <Muted style={{ fontSize: 13 }}>
           Bore {show(hose.boreMm, 'length', 1)}, bends to {show(hose.bendRadiusMm, 'length')},{' '}
@@ -116,58 +120,5 @@ export function HoseChoice(props: {
         </Muted>
       )}
     </>
-  );
-}
-
-type Figure = Schemas['MakersFigureDocument'];
-
-const RETORQUE = ['NOT_SAID', 'NEVER', 'COLD_AFTER_FIRST_HEAT', 'COLD_AFTER_FIRST_DRIVE', 'EACH_OIL_CHANGE'] as const;
-
-/** What the core's maker says of tightening into its ports: an aluminium boss is what shears. */
-function CoreFigure(props: { figure: Figure | undefined; onChange: (figure: Figure | undefined) => void }) {
-  const { figure, onChange } = props;
-  const { show } = usePreferences();
-  const high = figure?.torqueHighNm;
-  const set = (change: Partial<Figure>) => onChange({ ...figure, ...change });
-  return (
-    <Fold name="Core’s ports, torque" short={high === undefined ? 'none from its maker' : `to ${show(high, 'torque')}`}>
-      <Fields>
-        <DocumentNumber
-          label="Least torque"
-          schema="MakersFigureDocument"
-          field="torqueLowNm"
-          quantity="torque"
-          value={figure?.torqueLowNm}
-          step={1}
-          onChange={(torqueLowNm) =>
-            set({ torqueLowNm, torqueHighNm: Math.max(torqueLowNm, figure?.torqueHighNm ?? torqueLowNm) })
-          }
-        />
-        <DocumentNumber
-          label="Greatest torque"
-          schema="MakersFigureDocument"
-          field="torqueHighNm"
-          quantity="torque"
-          value={high}
-          step={1}
-          onChange={(torqueHighNm) =>
-            set({ torqueHighNm, torqueLowNm: Math.min(torqueHighNm, figure?.torqueLowNm ?? torqueHighNm) })
-          }
-        />
-        <TextEntry
-          label="Where it is from"
-          longest={120}
-          value={figure?.source ?? ''}
-          onChange={(source) => set({ source })}
-        />
-        <Toggle label="Oiled thread" value={figure?.oiled !== false} onChange={(oiled) => set({ oiled })} />
-      </Fields>
-      <Pick
-        label="Tightened again"
-        value={figure?.retorque ?? 'NOT_SAID'}
-        options={RETORQUE.map((id) => ({ id, name: word('retorque', id) }))}
-        onChange={(retorque) => set({ retorque })}
-      />
-    </Fold>
   );
 }

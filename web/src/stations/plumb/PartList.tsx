@@ -19,7 +19,7 @@ type Family = (typeof FAMILIES)[number]['id'];
 /** Columns of a list, named as the importer reads them. */
 const COLUMNS: Record<Family, string> = {
   TAKEOFF:
-    'maker, number, kind, thread, seal_inner_mm, seal_outer_mm, height_mm, diameter_mm, port_joint, port_size, spacing_deg, gauge_ports, thermostat, heads, price, mass_kg, torque_low_nm, torque_high_nm, turn_low_deg, turn_high_deg, oiled, figure_source, retorque',
+    'maker, number, kind, thread, seal_inner_mm, seal_outer_mm, height_mm, diameter_mm, port_joint, port_size, spacing_deg, gauge_ports, thermostat, heads, price, mass_kg, torque_low_nm, torque_high_nm, turn_low_deg, turn_high_deg, oiled, figure_source, retorque, thread_depth_mm',
   ADAPTOR:
     'maker, number, first_joint, first_size, first_male, second_joint, second_size, second_male, bore_mm, length_mm, angle_deg, price, mass_kg, torque_low_nm, torque_high_nm, turn_low_deg, turn_high_deg, oiled, figure_source, retorque',
   HOSE: 'maker, number, family, dash, bore_mm, outside_mm, bend_radius_mm, rated_bar, max_c, standard_lengths_m, price_per_m, mass_kg_per_m',

@@ -3,9 +3,8 @@ import type { Schemas } from '../../api/client';
 import { word } from '../../words/words';
 import { usePreferences } from '../../preferences/preferences';
 import { useSeen } from '../../bench/useSettled';
-import { DocumentNumber } from '../../kit/fields';
-import { Button, Pick, Row } from '../../kit/kit';
-import { Fields, FigureTable } from '../../kit/layout';
+import { Button } from '../../kit/kit';
+import { FigureTable } from '../../kit/layout';
 import { useMoney } from '../../bench/useMoney';
 
 export const SCHOOL: Record<Schemas['HosePartDocument']['family'], string> = {
@@ -14,62 +13,6 @@ export const SCHOOL: Record<Schemas['HosePartDocument']['family'], string> = {
   PUSH_ON: 'quickest to make, soft on paint, lowest pressure; ends used once.',
   SWAGED: 'strongest, comes made up and cannot be shortened.',
 };
-
-type Accessory = Schemas['AccessoryDocument'];
-
-export function Accessories(props: { accessories: readonly Accessory[]; onChange: (next: Accessory[]) => void }) {
-  const { accessories, onChange } = props;
-  return (
-    <>
-      {accessories.map((a, i) => {
-        const put = (change: Partial<Accessory>) =>
-          onChange(accessories.map((x, k) => (k === i ? { ...x, ...change } : x)));
-        return (
-          <Fields key={i}>
-            <Pick
-              label="Kind"
-              value={a.kind}
-              options={[
-                { id: 'ACCUMULATOR', name: 'Accumulator' },
-                { id: 'BYPASS_FILTER', name: 'By-pass filter' },
-                { id: 'REMOTE_HEAD', name: 'Remote filter head' },
-              ]}
-              onChange={(kind) => put({ kind })}
-            />
-            <DocumentNumber
-              label="Holds"
-              schema="AccessoryDocument"
-              field="volumeL"
-              quantity="volume"
-              value={a.volumeL}
-              step={0.1}
-              onChange={(volumeL) => put({ volumeL })}
-            />
-            <Pick
-              label="Shut off by"
-              value={a.valve}
-              options={[
-                { id: 'NONE', name: 'nothing' },
-                { id: 'MANUAL', name: 'a lever' },
-                { id: 'ELECTRIC', name: 'an electric valve' },
-              ]}
-              onChange={(valve) => put({ valve })}
-            />
-            <Button onPress={() => onChange(accessories.filter((_, k) => k !== i))}>Remove</Button>
-          </Fields>
-        );
-      })}
-      <Row>
-        <Button
-          isDisabled={accessories.length >= 4}
-          onPress={() => onChange([...accessories, { kind: 'ACCUMULATOR', volumeL: 1.4, valve: 'MANUAL' }])}
-        >
-          Add one
-        </Button>
-      </Row>
-    </>
-  );
-}
 
 /** Oil pressure in the gallery against its floor. */
 export function Gallery({ points }: { points: readonly Schemas['PressurePoint'][] }) {

@@ -14,20 +14,22 @@ import { PressureBar } from '../../pictures/PressureBar';
 import { usePreferences } from '../../preferences/preferences';
 import { word } from '../../words/words';
 import { Findings } from '../Findings';
+import { Space } from '../Space';
 import { Station } from '../Station';
 import { AddCore } from '../core/AddCore';
 import { useCooler } from '../core/coolerFields';
 import { PlacementFields } from '../place/PlacementFields';
 import { BayEditor } from './BayEditor';
-import { BayStart, StandEditor } from './StandEditor';
+import { BayStart, NeighbourEditor, StandEditor } from './StandEditor';
 import { Bill } from './Bill';
 import { Chains } from './Chains';
+import { Circuit } from './Circuit';
 import { Consequences } from './Consequences';
 import { CutLists } from './CutLists';
 import { EndsFields } from './EndsFields';
 import { HoseChoice } from './HoseChoice';
 import { PartList } from './PartList';
-import { Accessories, Gallery, SizesCompared, WhenSeen } from './PlumbPanels';
+import { Gallery, SizesCompared, WhenSeen } from './PlumbPanels';
 import { LEVELS, usePlumbing, type Level, type Plumbing, type Point } from './usePlumbing';
 import { WireFields } from './WireFields';
 import { POINTS, WayPoints, middleOf } from './WayPoints';
@@ -113,6 +115,7 @@ function general(error: Error | null): string | undefined {
 function Plumbed() {
   const { car, drag, dragged } = useBench();
   const [closer, setCloser] = useState(true);
+  const [space, setSpace] = useState(false);
   const [seen, setSeen] = useState(false);
   const { show } = usePreferences();
   const { plumbing, level, plumbed, sizes, behind, error, change, differs, takeRouted } = usePlumbing(seen);
@@ -121,6 +124,7 @@ function Plumbed() {
   const parts = useQuery(queries.parts());
   const takeoffs = parts.data?.takeoffs ?? [];
   const hoses = parts.data?.hoses ?? [];
+  const outsideMm = hoses.find((h) => h.number === plumbing.hose)?.outsideMm ?? 0;
   const bay = level === 'BAY' ? car.bay : undefined;
   const room = bay ?? (level === 'ENDS' && plumbed?.level === 'ENDS' ? roomOf(plumbed.lines) : undefined);
   const put = (p: Point) => (room ? within(room, p) : p);
@@ -164,25 +168,29 @@ function Plumbed() {
                 ))}
               </Fold>
             )}
-            <Fold
-              name="Accumulator, filters"
-              short={plumbing.accessories.length === 0 ? 'none' : `${plumbing.accessories.length}`}
-            >
-              <Accessories accessories={plumbing.accessories} onChange={(accessories) => change({ accessories })} />
-            </Fold>
+            <Circuit
+              plumbing={plumbing}
+              pushOn={hoses.find((h) => h.number === plumbing.hose)?.family === 'PUSH_ON'}
+              onChange={change}
+            />
             {bay && (
               <Fold
                 name="The bay by tape"
                 short={`${bay.boxes.length} boxes, ${bay.holes.length} holes`}
                 onOpen={() => setMarked(undefined)}
               >
-                <BayEditor bay={bay} onMark={setMarked} />
+                <BayEditor bay={bay} marked={marked} onMark={setMarked} />
               </Fold>
             )}
             {car.bay && (
-              <Fold name="Filter by tape" short={car.bay.stand.thread}>
-                <StandEditor bay={car.bay} />
-              </Fold>
+              <>
+                <Fold name="Filter by tape" short={car.bay.stand.thread}>
+                  <StandEditor bay={car.bay} />
+                </Fold>
+                <Fold name="Beside the filter" short={`${car.bay.stand.neighbours.length}`}>
+                  <NeighbourEditor bay={car.bay} />
+                </Fold>
+              </>
             )}
             <Fold name="Parts to buy" short={`${takeoffs.length + hoses.length}`}>
               <Button onPress={() => setCatalogue(true)}>Own parts and lists…</Button>
@@ -202,22 +210,35 @@ function Plumbed() {
             <>
               <Row style={{ justifyContent: 'space-between' }}>
                 <Heading>Routes</Heading>
-                {bay && <Toggle label="Zoom to hoses" value={closer} onChange={setCloser} />}
+                <Row>
+                  {bay && !space && <Toggle label="Zoom to hoses" value={closer} onChange={setCloser} />}
+                  <Toggle label="View in space" value={space} onChange={setSpace} />
+                </Row>
               </Row>
-              <BayPicture
-                bay={room}
-                boxes={bay ? (plumbed?.boxes ?? bay.boxes) : []}
-                holes={bay?.holes ?? []}
-                lines={plumbed?.lines ?? []}
-                points={{ feed: plumbing.feedPoints, return: plumbing.backPoints }}
-                marked={marked}
-                outsideMm={hoses.find((h) => h.number === plumbing.hose)?.outsideMm ?? 0}
-                closer={closer && marked === undefined}
-                dragged={dragged}
-                mostHeight={340}
-                onMove={move}
-                onDrag={drag}
-              />
+              {space ? (
+                <Space
+                  about="hoses"
+                  lines={plumbed?.lines ?? []}
+                  outsideMm={outsideMm}
+                  selected={marked}
+                  onSelect={setMarked}
+                />
+              ) : (
+                <BayPicture
+                  bay={room}
+                  boxes={bay ? (plumbed?.boxes ?? bay.boxes) : []}
+                  holes={bay?.holes ?? []}
+                  lines={plumbed?.lines ?? []}
+                  points={{ feed: plumbing.feedPoints, return: plumbing.backPoints }}
+                  marked={marked}
+                  outsideMm={outsideMm}
+                  closer={closer && marked === undefined}
+                  dragged={dragged}
+                  mostHeight={340}
+                  onMove={move}
+                  onDrag={drag}
+                />
+              )}
             </>
           )}
           {!plumbed && !error && (

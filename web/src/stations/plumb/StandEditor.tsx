@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { useBench } from '../../bench/workbench';
 import { DocumentNumbers } from '../../kit/fields';
-import { Button, Muted, Pick, TextEntry, Toggle } from '../../kit/kit';
-import { Fields } from '../../kit/layout';
+import { Button, Muted, Pick, Row, TextEntry, Toggle } from '../../kit/kit';
+import { Fields, Item } from '../../kit/layout';
 import { usePresets } from '../../bench/presets';
 import { Bay, Stand } from './bay';
 import { POINTING } from '../faces';
@@ -71,5 +71,53 @@ export function StandEditor({ bay }: { bay: Bay }) {
         onChange={(bypassInEngine) => set({ bypassInEngine })}
       />
     </Fields>
+  );
+}
+
+/** What stands round the filter, by clock angle and distance: it decides where a port may point and a wrench may swing. */
+export function NeighbourEditor({ bay }: { bay: Bay }) {
+  const { car, changeCar } = useBench();
+  const { starts } = usePresets();
+  const { neighbours } = bay.stand;
+  const put = (next: Stand['neighbours']) =>
+    changeCar({ ...car, bay: { ...bay, stand: { ...bay.stand, neighbours: next } } });
+  const left = starts.neighbours.filter((n) => !neighbours.some((has) => has.name === n.name));
+  return (
+    <>
+      <Muted>
+        Clock angles as seen from the engine along the filter; 0° is forward where the filter points up or down, else
+        up. Distance is from the filter’s axis to the nearest face.
+      </Muted>
+      {neighbours.map((n, i) => {
+        const set = (change: Partial<typeof n>) => put(neighbours.map((x, k) => (k === i ? { ...x, ...change } : x)));
+        return (
+          <Item key={i} aria-label={n.name}>
+            <Fields>
+              <TextEntry label="Neighbour" longest={60} value={n.name} onChange={(name) => set({ name })} />
+              <DocumentNumbers
+                schema="NeighbourDocument"
+                value={n}
+                fields={[
+                  ['Begins at', 'fromDeg', { suffix: '°' }],
+                  ['Ends at', 'toDeg', { suffix: '°' }],
+                  ['Distance', 'distanceMm'],
+                ]}
+                onChange={set}
+              />
+            </Fields>
+            <Button aria-label={`Remove ${n.name}`} onPress={() => put(neighbours.filter((_, k) => k !== i))}>
+              Remove
+            </Button>
+          </Item>
+        );
+      })}
+      <Row>
+        {left.map((n) => (
+          <Button key={n.name} isDisabled={neighbours.length >= 12} onPress={() => put([...neighbours, n])}>
+            Add {n.name}
+          </Button>
+        ))}
+      </Row>
+    </>
   );
 }

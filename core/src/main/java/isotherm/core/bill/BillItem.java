@@ -19,6 +19,8 @@ public enum BillItem implements MessageTopic {
     SKID_PLATE,
     /** Sheet for a bracket. */
     BRACKET,
+    /** Sheet for a panel. */
+    PANEL,
     /** Clamp. */
     CLAMP,
     /** Bolt. */
@@ -41,6 +43,26 @@ public enum BillItem implements MessageTopic {
     HOSE,
     /** Accessory. */
     ACCESSORY,
+    /** Tee for an accumulator or a sender. */
+    TEE,
+    /** The third hose, to an accumulator. */
+    THIRD_HOSE,
+    /** Check valve. */
+    CHECK_VALVE,
+    /** Restrictor of a by-pass filter, with its way back to the sump. */
+    RESTRICTOR,
+    /** Sender. */
+    SENDER,
+    /** Adaptor of a sender. */
+    SENDER_ADAPTOR,
+    /** Clamp over the barbs. */
+    BAND_CLAMP,
+    /** Hose that joins two coolant hoses. */
+    COOLANT_HOSE,
+    /** Caps on coolant stubs. */
+    COOLANT_CAPS,
+    /** Coolant that is lost. */
+    COOLANT,
     /** P clip. */
     P_CLIP,
     /** Separator. */

@@ -4,6 +4,7 @@ import isotherm.core.line.FittingChain;
 import isotherm.core.line.Line;
 import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
+import isotherm.core.parts.Practice;
 import isotherm.core.parts.Tightening;
 import isotherm.core.plumb.Plumbing;
 import java.util.LinkedHashMap;
@@ -86,13 +87,7 @@ public record BillOfMaterials(Plumbing p) {
                             Optional.of(Measure.DISTANCE),
                             p.hose().pricePerMetre()));
         }
-        p.accessories()
-                .forEach(a -> put(
-                        bill,
-                        BillLine.part(BillItem.ACCESSORY
-                                .say("what")
-                                .name("kind", a.kind().words())
-                                .with("volume", Measure.VOLUME, a.volume(), 1))));
+        CircuitBill.of(p).forEach(line -> put(bill, line));
         clips(bill);
         consumables(bill, addedOil, oilChange);
         tools(bill);
@@ -142,7 +137,9 @@ public record BillOfMaterials(Plumbing p) {
                     put(
                             bill,
                             used(
-                                    BillItem.BONDED_WASHER
+                                    (p.circuit().practice().washer() == Practice.Washer.COPPER
+                                                    ? BillItem.COPPER_WASHER
+                                                    : BillItem.BONDED_WASHER)
                                             .say("what")
                                             .name("size", joint.one().size()),
                                     1));

@@ -10,6 +10,8 @@ import isotherm.core.nose.Placement;
 import isotherm.core.plumb.Plumbing;
 import isotherm.core.sheetmetal.FlatPattern;
 import isotherm.core.sheetmetal.FoldedBracket;
+import isotherm.core.sheetmetal.FoldedPanel;
+import isotherm.core.sheetmetal.SheetWork;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -24,7 +26,7 @@ public final class DesignBill {
      * @param placement where the core is; empty while that is not known
      * @param plan the plumbing
      * @param sleeved whether both hoses wear a heat sleeve
-     * @param brackets brackets that hold the core, as they are folded
+     * @param sheets brackets and panels, as they are folded
      * @param cores cores that can be bought
      * @return what is bought for it
      */
@@ -33,7 +35,7 @@ public final class DesignBill {
             Optional<Placement> placement,
             Plumbing plan,
             boolean sleeved,
-            List<FoldedBracket> brackets,
+            SheetWork sheets,
             List<CorePart> cores) {
         Design.Cooler c = design.cooler().orElseThrow();
         List<BillLine> bill = new ArrayList<>();
@@ -56,8 +58,9 @@ public final class DesignBill {
         if (c.airway().mesh()) {
             bill.add(BillLine.part(BillItem.MESH.say("what")));
         }
-        placement.ifPresent(p -> place(p, bill));
-        brackets.stream().filter(FoldedBracket::good).forEach(b -> bill.add(bracket(b)));
+        placement.ifPresent(p -> place(p, sheets.goodPanels().isEmpty(), bill));
+        sheets.goodBrackets().forEach(b -> bill.add(bracket(b)));
+        sheets.goodPanels().forEach(p -> bill.add(panel(p)));
         if (sleeved && plan.lines().stream().allMatch(l -> l.cut().isPresent())) {
             double length = plan.lines().stream()
                     .mapToDouble(l -> l.cut().orElseThrow().free())
@@ -70,8 +73,9 @@ public final class DesignBill {
         return bill;
     }
 
-    private static void place(Placement p, List<BillLine> bill) {
-        if (p.shroud()) {
+    private static void place(Placement p, boolean unfolded, List<BillLine> bill) {
+        // Panels that are folded are on the bill themselves.
+        if (p.shroud() && unfolded) {
             bill.add(BillLine.part(BillItem.SHROUD.say("what")));
         }
         if (p.skidPlate()) {
@@ -116,6 +120,15 @@ public final class DesignBill {
                 .with("length", Measure.LENGTH, p.length())
                 .with("width", Measure.LENGTH, p.width())
                 .with("thickness", Measure.LENGTH, b.bracket().thickness(), 1));
+    }
+
+    private static BillLine panel(FoldedPanel p) {
+        return BillLine.part(BillItem.PANEL
+                .say("what")
+                .name("mark", p.panel().mark())
+                .choose("sheet", p.panel().sheet())
+                .with("area", Measure.AREA, p.flat().orElseThrow().area())
+                .with("thickness", Measure.LENGTH, p.panel().thickness(), 1));
     }
 
     private static BillLine core(Core core, List<CorePart> cores) {

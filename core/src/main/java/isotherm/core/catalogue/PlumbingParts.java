@@ -12,6 +12,8 @@ import isotherm.core.parts.Takeoff;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
 
 /** Takeoffs, adaptors, hoses and hose ends of the shipped catalogue: generic parts of invented makers. */
 public final class PlumbingParts {
@@ -34,9 +36,12 @@ public final class PlumbingParts {
         List<Takeoff> takeoffs = new ArrayList<>();
         for (String thread : new String[] {"M18x1.5", "M20x1.5", "M22x1.5", "3/4-16", "13/16-16"}) {
             String code = thread.replace("x1.5", "").replace("-16", "").replace("/", "");
-            takeoffs.add(plate("HP-" + code, thread, 62e-3, 71e-3, 26e-3, 78e-3, "-10", 60, false, true, 3.5, 68));
-            takeoffs.add(plate("HPG-" + code, thread, 62e-3, 71e-3, 38e-3, 82e-3, "-10", 60, true, true, 3.8, 96));
-            takeoffs.add(plate("HPN-" + code, thread, 62e-3, 71e-3, 22e-3, 78e-3, "-8", 60, false, false, 2.2, 44));
+            takeoffs.add(
+                    plate("HP-" + code, thread, 62e-3, 71e-3, 26e-3, 78e-3, "-10", 60, false, true, 3.5, 68, 34e-3));
+            takeoffs.add(
+                    plate("HPG-" + code, thread, 62e-3, 71e-3, 38e-3, 82e-3, "-10", 60, true, true, 3.8, 96, 34e-3));
+            takeoffs.add(
+                    plate("HPN-" + code, thread, 62e-3, 71e-3, 22e-3, 78e-3, "-8", 60, false, false, 2.2, 44, 22e-3));
         }
         takeoffs.add(new Takeoff(
                 "Hawkrigg",
@@ -101,7 +106,8 @@ public final class PlumbingParts {
             boolean gauges,
             boolean thermostat,
             double heads,
-            double price) {
+            double price,
+            double threadDepth) {
         return new Takeoff(
                 "Hawkrigg",
                 number,
@@ -117,7 +123,9 @@ public final class PlumbingParts {
                 thermostat,
                 heads,
                 price,
-                0.3);
+                0.3,
+                Optional.empty(),
+                OptionalDouble.of(threadDepth));
     }
 
     private static List<Adaptor> adaptors() {

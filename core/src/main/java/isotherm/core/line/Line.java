@@ -10,6 +10,7 @@ import isotherm.core.route.RouteFinder;
 import isotherm.core.route.RoutePath;
 import isotherm.core.route.RouteRequest;
 import isotherm.core.route.Surroundings;
+import isotherm.core.route.Trouble;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -46,7 +47,7 @@ public record Line(
         Optional<HoseEnd> toEnd,
         Optional<RoutePath> path,
         boolean found,
-        List<Surroundings.Trouble> troubles,
+        List<Trouble> troubles,
         List<String> inTheWay,
         Optional<CutList> cut,
         double bends) {
@@ -278,7 +279,7 @@ public record Line(
                 TurnedEnd start,
                 TurnedEnd goal,
                 boolean found,
-                List<Surroundings.Trouble> troubles,
+                List<Trouble> troubles,
                 List<String> inTheWay) {
             CutList cut = CutList.of(
                     path,
@@ -346,7 +347,7 @@ public record Line(
                         corners, path.radii().stream().map(r -> r * TIGHTER).toList());
             }
             return path.fits()
-                    ? made(path, start, goal, false, space.troubles(path, hose.bendRadius()), inTheWay)
+                    ? made(path, start, goal, false, Trouble.of(space, path, hose.bendRadius()), inTheWay)
                     : undrawn(inTheWay);
         }
 

@@ -1,6 +1,7 @@
 package isotherm.core.parts;
 
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * Where the oil is taken from the engine and given back.
@@ -21,6 +22,7 @@ import java.util.Optional;
  * @param price price in the garage's currency
  * @param mass kg
  * @param figure what its maker says of tightening it
+ * @param threadDepth depth of the thread that takes the engine's stud, m, where that is known: a longer stud bottoms out
  */
 public record Takeoff(
         String maker,
@@ -38,7 +40,8 @@ public record Takeoff(
         double heads,
         double price,
         double mass,
-        Optional<MakersFigure> figure) {
+        Optional<MakersFigure> figure,
+        OptionalDouble threadDepth) {
     /**
      * Without a figure of its maker.
      *
@@ -90,7 +93,8 @@ public record Takeoff(
                 heads,
                 price,
                 mass,
-                Optional.empty());
+                Optional.empty(),
+                OptionalDouble.empty());
     }
 
     /**
@@ -114,7 +118,8 @@ public record Takeoff(
                 heads,
                 price,
                 mass,
-                Optional.of(other));
+                Optional.of(other),
+                threadDepth);
     }
 
     /** What a takeoff is. */

@@ -34,7 +34,17 @@ public record Tightening(
      * @return how their joint is tightened: by the maker's figure alone where there is one
      */
     public static Tightening of(End end, Optional<MakersFigure> figure) {
-        Tightening usual = of(end);
+        return of(end, figure, Practice.USUAL);
+    }
+
+    /**
+     * @param end one of the two ends
+     * @param figure what a maker says of it
+     * @param practice what both parts are made of, and what seals them
+     * @return how their joint is tightened: by the maker's figure alone where there is one
+     */
+    public static Tightening of(End end, Optional<MakersFigure> figure, Practice practice) {
+        Tightening usual = of(end, practice);
         return figure.map(f -> new Tightening(
                         usual.wrench,
                         f.torque(),
@@ -45,6 +55,14 @@ public record Tightening(
                         f.oiled(),
                         f.retorque()))
                 .orElse(usual);
+    }
+
+    /**
+     * @param usual what goes on the thread of such a joint
+     * @return what goes on this one: nothing where its maker's figure holds for a dry thread
+     */
+    public String onThread(String usual) {
+        return makers && !oiled ? "nothing: its maker's figure is for a dry thread" : usual;
     }
 
     /**
@@ -66,6 +84,13 @@ public record Tightening(
             "-10", inchPounds(200, 350),
             "-12", inchPounds(300, 500));
 
+    /** Steel flares, inch pounds, from the same table. */
+    private static final Map<String, Range> STEEL_FLARES = Map.of(
+            "-6", inchPounds(270, 300),
+            "-8", inchPounds(450, 500),
+            "-10", inchPounds(650, 700),
+            "-12", inchPounds(900, 1000));
+
     /** Width across flats of the nuts of each dash size, inches. */
     private static final Map<String, Double> NUTS = Map.of("-6", 11 / 16.0, "-8", 7 / 8.0, "-10", 1.0, "-12", 1.25);
 
@@ -78,15 +103,20 @@ public record Tightening(
      * @return how their joint is tightened
      */
     public static Tightening of(End end) {
+        return of(end, Practice.USUAL);
+    }
+
+    private static Tightening of(End end, Practice practice) {
         double wrench = NUTS.getOrDefault(end.size(), 0.0) * INCH;
+        boolean steel = practice.metal() == Practice.Metal.STEEL;
         return switch (end.joint()) {
             case FLARE_37 ->
                 new Tightening(
                         wrench,
-                        Optional.ofNullable(FLARES.get(end.size())),
+                        Optional.ofNullable((steel ? STEEL_FLARES : FLARES).get(end.size())),
                         TURN / 8,
                         TURN / 4,
-                        "FAA AC 43.13-1B, table 9-2, for aluminium");
+                        "FAA AC 43.13-1B, table 9-2, for " + (steel ? "steel" : "aluminium"));
             case O_RING_BOSS ->
                 new Tightening(wrench, Optional.empty(), TURN / 8, TURN / 4, "workshop practice; an estimate");
             case TAPER ->

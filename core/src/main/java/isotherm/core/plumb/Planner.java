@@ -80,8 +80,7 @@ public final class Planner {
     }
 
     private static Plumbing of(Level level, Optional<TakeoffFit> fit, Pair lines, Plumbing.Choice choice) {
-        return new Plumbing(
-                level, choice.takeoff(), fit, lines.feed(), lines.back(), choice.hose(), choice.accessories());
+        return new Plumbing(level, choice.takeoff(), fit, lines.feed(), lines.back(), choice.hose(), choice.circuit());
     }
 
     /**

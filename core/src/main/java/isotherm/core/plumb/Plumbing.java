@@ -4,7 +4,7 @@ import isotherm.core.hydraulics.Hose;
 import isotherm.core.line.FittingChain;
 import isotherm.core.line.Line;
 import isotherm.core.line.MadeJoint;
-import isotherm.core.parts.Accessory;
+import isotherm.core.parts.Circuit;
 import isotherm.core.parts.HoseEnd;
 import isotherm.core.parts.HoseType;
 import isotherm.core.parts.MakersFigure;
@@ -26,16 +26,10 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  * @param feed the hose to the core
  * @param back the hose from the core
  * @param hose the hose that both are made of
- * @param accessories what else is in the loop
+ * @param circuit the rest of the circuit
  */
 public record Plumbing(
-        Level level,
-        Takeoff takeoff,
-        Optional<TakeoffFit> fit,
-        Line feed,
-        Line back,
-        HoseType hose,
-        List<Accessory> accessories) {
+        Level level, Takeoff takeoff, Optional<TakeoffFit> fit, Line feed, Line back, HoseType hose, Circuit circuit) {
     /** Hoses nearer than this run side by side, m (default). */
     private static final double SIDE_BY_SIDE = 60e-3;
     /** Hose is sold in steps of this length, m (default). */
@@ -68,7 +62,7 @@ public record Plumbing(
      * @param feed which port of the core is fed
      * @param slack added to each for the movement of the engine, m
      * @param exchangerStays whether a factory exchanger stays on the stud
-     * @param accessories what else is in the loop
+     * @param circuit the rest of the circuit
      * @param coreFigure what the core's maker says of tightening into its ports
      */
     public record Choice(
@@ -82,13 +76,12 @@ public record Plumbing(
             FeedPort feed,
             double slack,
             boolean exchangerStays,
-            List<Accessory> accessories,
+            Circuit circuit,
             Optional<MakersFigure> coreFigure) {
         /** Defensive copies. */
         public Choice {
             feedPoints = List.copyOf(feedPoints);
             backPoints = List.copyOf(backPoints);
-            accessories = List.copyOf(accessories);
         }
 
         /**
@@ -107,7 +100,7 @@ public record Plumbing(
                     feed,
                     slack,
                     exchangerStays,
-                    accessories,
+                    circuit,
                     coreFigure);
         }
     }
@@ -179,12 +172,12 @@ public record Plumbing(
                         .flatMap(Optional::stream)
                         .mapToDouble(c -> c.heads(hose.bore()))
                         .sum()
-                + accessories.stream().mapToDouble(a -> a.kind().heads()).sum();
+                + circuit.heads();
     }
 
     /** @return oil in accessories, m³ */
     public double extraVolume() {
-        return accessories.stream().mapToDouble(Accessory::volume).sum();
+        return circuit.volume();
     }
 
     /** @return hose to buy: both cuts with the saw's loss, rounded up to the step in which it is sold, m */
@@ -207,15 +200,12 @@ public record Plumbing(
 
     /** @return mass of takeoff, fittings and hoses without oil, kg */
     public double mass() {
+        double fittings = lines().stream().mapToDouble(CircuitNotes::fittings).sum();
         return takeoff.mass()
+                + fittings * circuit.practice().metal().massFactor()
                 + lines().stream()
-                        .mapToDouble(l -> l.fromChain().map(FittingChain::mass).orElse(0.0)
-                                + l.toChain().map(FittingChain::mass).orElse(0.0)
-                                + l.fromEnd().map(HoseEnd::mass).orElse(0.0)
-                                + l.toEnd().map(HoseEnd::mass).orElse(0.0)
-                                + l.cut()
-                                        .map(c -> c.cut() * hose.massPerMetre())
-                                        .orElse(0.0))
+                        .mapToDouble(l ->
+                                l.cut().map(c -> c.cut() * hose.massPerMetre()).orElse(0.0))
                         .sum();
     }
 
@@ -223,7 +213,9 @@ public record Plumbing(
     public List<MadeJoint> made() {
         return lines().stream()
                 .filter(l -> l.fromEnd().isPresent() && l.toEnd().isPresent())
-                .flatMap(l -> Stream.concat(MadeJoint.atFirst(l).stream(), MadeJoint.atLast(l).stream()))
+                .flatMap(l -> Stream.concat(
+                        MadeJoint.atFirst(l, circuit.practice()).stream(),
+                        MadeJoint.atLast(l, circuit.practice()).stream()))
                 .toList();
     }
 

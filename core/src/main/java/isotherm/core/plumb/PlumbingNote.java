@@ -15,8 +15,24 @@ public enum PlumbingNote implements MessageTopic {
     FILL_FIRST,
     /** Where it goes and how it is shut. */
     ACCUMULATOR,
-    /** Only a share goes through it. */
+    /** What an accumulator gives, and when it is filled. */
+    ACCUMULATOR_GIVES,
+    /** What a by-pass filter takes, or what one in line costs. */
     BYPASS_FILTER,
+    /** What keeps an accumulator's oil from running back. */
+    CHECK_VALVE,
+    /** A port that no wrench reaches on the engine. */
+    OUT_OF_REACH,
+    /** An elbow whose taper thread does not let it point everywhere. */
+    ELBOW_POINTS,
+    /** What steel weighs more, and what it takes. */
+    STEEL,
+    /** What copper asks for. */
+    COPPER,
+    /** What becomes of the exchanger's coolant hoses. */
+    EXCHANGER_OFF,
+    /** A sender needs an adaptor of its own. */
+    SENDER_ADAPTOR,
     /** Which way round it hangs. */
     REMOTE_HEAD,
     /** The takeoff has a thermostat, the design has none. */

@@ -7,6 +7,7 @@ import isotherm.core.hydraulics.OilThermostat;
 import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
 import isotherm.core.parts.Accessory;
+import isotherm.core.simulate.PressureCheck;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -36,7 +37,8 @@ public final class PlumbingNotes {
             notes.add(PlumbingNote.FEED_PORT.say("text").choose("lower", ports == Ports.SIDE));
         }
         notes.add(PlumbingNote.FILL_FIRST.say("text"));
-        plan.accessories().forEach(a -> notes.add(of(a)));
+        plan.circuit().accessories().forEach(a -> accessory(car, a, notes));
+        CircuitNotes.of(plan, notes);
         thermostat(design, plan).ifPresent(n -> notes.add(n.say("text")));
         double limit = car.limits().limitK();
         if (plan.hose().maxK() < limit) {
@@ -55,12 +57,39 @@ public final class PlumbingNotes {
         return List.copyOf(notes);
     }
 
-    private static Message of(Accessory a) {
-        return switch (a.kind()) {
-            case ACCUMULATOR -> PlumbingNote.ACCUMULATOR.say("text").choose("valve", a.valve());
-            case BYPASS_FILTER -> PlumbingNote.BYPASS_FILTER.say("text");
-            case REMOTE_HEAD -> PlumbingNote.REMOTE_HEAD.say("text");
-        };
+    private static void accessory(Car car, Accessory a, List<Message> notes) {
+        double relief = car.pump().reliefPressure();
+        switch (a.kind()) {
+            case ACCUMULATOR -> {
+                notes.add(PlumbingNote.ACCUMULATOR.say("text").choose("valve", a.valve()));
+                notes.add(PlumbingNote.ACCUMULATOR_GIVES
+                        .say("text")
+                        .with("full", Measure.VOLUME, a.holds(relief))
+                        .with("relief", Measure.PRESSURE, relief, 1)
+                        .with("gives", Measure.VOLUME, a.holds(relief) - a.holds(PressureCheck.IDLE_FLOOR))
+                        .with("floor", Measure.PRESSURE, PressureCheck.IDLE_FLOOR, 1));
+                notes.add(PlumbingNote.CHECK_VALVE
+                        .say("text")
+                        .choose("fitted", a.detail().checkValve()));
+            }
+            case BYPASS_FILTER -> {
+                double hot = car.limits().limitK();
+                notes.add(PlumbingNote.BYPASS_FILTER
+                        .say("text")
+                        .choose("way", a.detail().way())
+                        .with("taken", Measure.FLOW, a.taken(relief, car.oil().density(hot)))
+                        .with("relief", Measure.PRESSURE, relief, 1)
+                        .with(
+                                "idle",
+                                Measure.FLOW,
+                                a.taken(PressureCheck.IDLE_FLOOR, car.oil().density(hot)))
+                        .with(
+                                "pumped",
+                                Measure.FLOW,
+                                car.pump().flow(car.engine().idleRpm())));
+            }
+            default -> notes.add(PlumbingNote.REMOTE_HEAD.say("text"));
+        }
     }
 
     private static Optional<PlumbingNote> thermostat(Design design, Plumbing plan) {

@@ -46,8 +46,18 @@ final class EngineSteps {
     }
 
     private void fill() {
-        for (Accessory a : job.plumbing().map(Plumbing::accessories).orElse(List.of())) {
+        for (Accessory a : accessories()) {
             if (a.kind() == Accessory.Kind.ACCUMULATOR) {
+                if (a.detail().preCharge() > 0) {
+                    step(Stage.FILL, "fill-precharge", StepText.FILL_PRECHARGE)
+                            .figure(
+                                    SheetFigure.PRE_CHARGE,
+                                    Measure.PRESSURE,
+                                    a.detail().preCharge(),
+                                    Step.Source.OWN,
+                                    FigureSource.DESIGN)
+                            .add();
+                }
                 step(Stage.FILL, "fill-accumulator", StepText.FILL_ACCUMULATOR)
                         .figure(
                                 SheetFigure.ACCUMULATOR_TAKES,
@@ -84,7 +94,14 @@ final class EngineSteps {
                         FigureSource.OF_DESIGN)
                 .reading(StepWriter.anything(SheetFigure.OIL_POURED, Measure.VOLUME))
                 .add();
+        job.plumbing().flatMap(p -> p.circuit().coolant()).ifPresent(c -> step(
+                        Stage.FILL, "fill-coolant", StepText.FILL_COOLANT)
+                .add());
         step(Stage.FILL, "fill-battery", StepText.FILL_BATTERY).add();
+    }
+
+    private List<Accessory> accessories() {
+        return job.plumbing().map(p -> p.circuit().accessories()).orElse(List.of());
     }
 
     private void leakCheck() {
@@ -142,6 +159,19 @@ final class EngineSteps {
                         Optional.of(Channel.CORE_FAR)))
                 .behind(Gate.START)
                 .add();
+        accessories().stream()
+                .filter(a -> a.kind() == Accessory.Kind.ACCUMULATOR && a.valve() != Accessory.Valve.NONE)
+                .findFirst()
+                .ifPresent(a -> step(Stage.LEAK_CHECK, "open-accumulator", StepText.OPEN_ACCUMULATOR)
+                        .figure(
+                                SheetFigure.ACCUMULATOR_TAKES,
+                                Measure.VOLUME,
+                                a.holds(job.car().pump().reliefPressure()),
+                                Step.Source.ESTIMATE,
+                                FigureSource.OF_DESIGN)
+                        .reading(StepWriter.anything(SheetFigure.OIL_TOPPED_UP, Measure.VOLUME))
+                        .behind(Gate.START)
+                        .add());
         step(Stage.LEAK_CHECK, RunSheet.WARM_LEAK, StepText.WARM_JOINTS)
                 .behind(Gate.START)
                 .add();

@@ -6,11 +6,13 @@ import isotherm.core.fluid.Units;
 import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
 import isotherm.core.nose.Placement;
+import isotherm.core.nose.Relocation;
 import isotherm.core.parts.MakersFigure;
 import isotherm.core.parts.Takeoff;
 import isotherm.core.plumb.Plumbing;
 import isotherm.core.sheetmetal.FlatPattern;
 import isotherm.core.sheetmetal.FoldedBracket;
+import isotherm.core.sheetmetal.FoldedPanel;
 import java.util.List;
 import java.util.Optional;
 
@@ -25,9 +27,11 @@ final class FittingSteps {
 
     private final Job job;
     private final Design.Cooler cooler;
+    private final LineSteps lines;
     private final List<Step> steps;
 
-    FittingSteps(Job job, List<Step> steps) {
+    FittingSteps(Job job, LineSteps lines, List<Step> steps) {
+        this.lines = lines;
         this.job = job;
         this.cooler = job.design().cooler().orElseThrow();
         this.steps = steps;
@@ -65,11 +69,24 @@ final class FittingSteps {
 
     private void strip() {
         step(Stage.STRIP, RunSheet.STRIP_LIST, StepText.STRIP_LIST).add();
+        for (int i = 0; i < job.relocations().size(); i++) {
+            Relocation r = job.relocations().get(i);
+            step(Stage.STRIP, "strip-room-" + (i + 1), StepText.MAKE_ROOM)
+                    .saying(m -> m.name("name", r.name())
+                            .choose("what", r.what())
+                            .choose("said", !r.how().isBlank())
+                            .name("how", r.how()))
+                    .add();
+        }
+        job.plumbing().flatMap(p -> p.circuit().coolant()).ifPresent(c -> step(
+                        Stage.STRIP, "strip-exchanger", StepText.EXCHANGER_OFF)
+                .saying(m -> m.choose("ends", c))
+                .add());
     }
 
     private void mount() {
         step(Stage.MOUNT, "mount-template", StepText.MOUNT_TEMPLATE).add();
-        job.brackets().stream().filter(FoldedBracket::good).forEach(this::bracket);
+        job.sheets().goodBrackets().forEach(this::bracket);
         List<Placement.Mount> mounts = job.placement().map(Placement::mounts).orElse(List.of());
         List<Placement.Mount> drilled = mounts.stream()
                 .filter(m -> m.method() != Placement.Method.CLAMP)
@@ -94,6 +111,7 @@ final class FittingSteps {
                 .forEach(t -> core.figure(
                         SheetFigure.BOLT_OR_NUT, Measure.TORQUE, t, Step.Source.OWN, FigureSource.PLACEMENT));
         core.add();
+        job.sheets().goodPanels().forEach(this::panel);
         if (job.placement().filter(Placement::shroud).isPresent()) {
             boolean foam = job.placement().filter(Placement::foam).isPresent();
             step(Stage.MOUNT, "mount-shroud", StepText.MOUNT_SHROUD)
@@ -132,10 +150,25 @@ final class FittingSteps {
         w.add();
     }
 
+    private void panel(FoldedPanel p) {
+        step(Stage.MOUNT, "mount-panel-" + p.panel().mark(), StepText.MOUNT_PANEL)
+                .saying(m -> m.name("mark", p.panel().mark())
+                        .choose("sheet", p.panel().sheet())
+                        .count("bends", p.flat().orElseThrow().folds().size()))
+                .figure(
+                        SheetFigure.THICKNESS,
+                        Measure.LENGTH,
+                        p.panel().thickness(),
+                        Step.Source.OWN,
+                        FigureSource.PLACEMENT)
+                .add();
+    }
+
     private void takeoff() {
         Optional<Takeoff> takeoff = job.plumbing().map(Plumbing::takeoff);
         String name = takeoff.map(t -> t.kind().words()).orElse("takeoff");
         step(Stage.TAKEOFF, "takeoff-face", StepText.TAKEOFF_FACE).add();
+        lines.outOfReach();
         if (takeoff.isEmpty() || takeoff.get().kind() != Takeoff.Kind.DISTRIBUTION_BLOCK) {
             StepWriter bolt = step(Stage.TAKEOFF, "takeoff-fit", StepText.TAKEOFF_FIT)
                     .saying(m -> m.name("takeoff", name))
@@ -149,9 +182,12 @@ final class FittingSteps {
                     .reading(StepWriter.anything(SheetFigure.TORQUE_USED, Measure.TORQUE))
                     .add();
         }
-        if (takeoff.filter(Takeoff::gaugePorts).isPresent()) {
+        boolean listed =
+                job.plumbing().filter(p -> !p.circuit().senders().isEmpty()).isPresent();
+        if (!listed && takeoff.filter(Takeoff::gaugePorts).isPresent()) {
             step(Stage.TAKEOFF, "takeoff-senders", StepText.TAKEOFF_SENDERS).add();
         }
+        lines.senders(Stage.TAKEOFF);
         step(Stage.TAKEOFF, "takeoff-filter", StepText.TAKEOFF_FILTER).add();
     }
 

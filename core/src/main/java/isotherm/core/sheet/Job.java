@@ -3,8 +3,9 @@ package isotherm.core.sheet;
 import isotherm.core.car.Car;
 import isotherm.core.car.Design;
 import isotherm.core.nose.Placement;
+import isotherm.core.nose.Relocation;
 import isotherm.core.plumb.Plumbing;
-import isotherm.core.sheetmetal.FoldedBracket;
+import isotherm.core.sheetmetal.SheetWork;
 import java.util.List;
 import java.util.Optional;
 
@@ -16,7 +17,8 @@ import java.util.Optional;
  * @param placement where the core sits, once it is placed
  * @param plumbing takeoff and hoses, once they are chosen
  * @param sleeved whether the hoses get a heat sleeve
- * @param brackets brackets that hold the core, as they are folded
+ * @param sheets brackets and panels, as they are folded
+ * @param relocations what makes room for the core
  * @param leastCrank gauge pressure that cranking has to show, Pa above ambient
  */
 public record Job(
@@ -25,13 +27,14 @@ public record Job(
         Optional<Placement> placement,
         Optional<Plumbing> plumbing,
         boolean sleeved,
-        List<FoldedBracket> brackets,
+        SheetWork sheets,
+        List<Relocation> relocations,
         double leastCrank) {
     /** Gauge pressure that cranking has to show unless its people say otherwise, Pa (default). */
     public static final double LEAST_CRANK = 1.4e5;
 
     /**
-     * Without brackets of its own.
+     * Without sheet metal of its own.
      *
      * @param car the car
      * @param design a design with a cooler
@@ -47,12 +50,12 @@ public record Job(
             Optional<Plumbing> plumbing,
             boolean sleeved,
             double leastCrank) {
-        this(car, design, placement, plumbing, sleeved, List.of(), leastCrank);
+        this(car, design, placement, plumbing, sleeved, SheetWork.NONE, List.of(), leastCrank);
     }
 
     /** Checks that there is something to build. */
     public Job {
-        brackets = List.copyOf(brackets);
+        relocations = List.copyOf(relocations);
         if (design.cooler().isEmpty()) {
             throw new IllegalArgumentException("A design without a cooler has nothing to build");
         }

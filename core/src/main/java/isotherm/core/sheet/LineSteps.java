@@ -10,8 +10,11 @@ import isotherm.core.message.Measure;
 import isotherm.core.parts.HoseEnd;
 import isotherm.core.parts.HoseType;
 import isotherm.core.parts.Joint;
+import isotherm.core.parts.Practice;
+import isotherm.core.parts.Sender;
 import isotherm.core.parts.Tightening;
 import isotherm.core.simulate.PressureCheck;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -24,6 +27,8 @@ final class LineSteps {
     private final Design.Cooler cooler;
     private final PressureCheck pressures;
     private final List<Step> steps;
+    /** Lines that were made before the takeoff went on. */
+    private final List<Line> ahead = new ArrayList<>();
 
     LineSteps(Job job, PressureCheck pressures, List<Step> steps) {
         this.job = job;
@@ -36,7 +41,9 @@ final class LineSteps {
         job.plumbing()
                 .ifPresentOrElse(
                         p -> {
-                            p.lines().forEach(l -> bench(l, p.hose()));
+                            p.lines().stream()
+                                    .filter(l -> !ahead.contains(l))
+                                    .forEach(l -> bench(l, p.hose(), Stage.BENCH));
                             prefill();
                             p.lines().forEach(this::line);
                         },
@@ -44,10 +51,57 @@ final class LineSteps {
                             unplanned();
                             prefill();
                         });
+        senders(Stage.LINES);
         routed();
     }
 
-    private void bench(Line line, HoseType hose) {
+    /** Senders that are screwed in at a stage: those of the takeoff with it, those of the hoses with their tees. */
+    void senders(Stage stage) {
+        List<Sender> all = job.plumbing().map(p -> p.circuit().senders()).orElse(List.of());
+        for (int i = 0; i < all.size(); i++) {
+            Sender s = all.get(i);
+            if ((s.site() == Sender.Site.TAKEOFF) != (stage == Stage.TAKEOFF)) {
+                continue;
+            }
+            Tightening t = s.tightening();
+            StepWriter w = step(stage, "sender-" + (i + 1), StepText.SENDER)
+                    .saying(m -> m.choose("senses", s.senses())
+                            .choose("site", s.site())
+                            .choose("adapted", !s.fits())
+                            .name("thread", s.onThread()))
+                    .reading(StepWriter.anything(SheetFigure.TORQUE_OR_ANGLE_USED, Measure.TORQUE));
+            tightened(w, t);
+            w.add();
+        }
+    }
+
+    /** Hoses whose joint at the takeoff no wrench reaches on the engine: made before it, and joined on the bench. */
+    void outOfReach() {
+        job.plumbing().ifPresent(p -> p.fit().ifPresent(fit -> {
+            for (Line l : p.lines()) {
+                boolean gives = l == p.feed();
+                if (fit.reachable(gives) || l.cut().isEmpty() || !l.found()) {
+                    continue;
+                }
+                ahead.add(l);
+                StepWriter w = step(Stage.TAKEOFF, "reach-" + l.name(), StepText.OUT_OF_REACH)
+                        .saying(m -> m.name("line", l.name()));
+                fit.arcs().stream()
+                        .filter(a -> a.gives() == gives)
+                        .forEach(a -> w.figure(
+                                SheetFigure.WRENCH_SWINGS,
+                                Measure.ANGLE,
+                                a.arc(),
+                                Step.Source.ESTIMATE,
+                                FigureSource.TAPED));
+                w.add();
+                bench(l, p.hose(), Stage.TAKEOFF);
+                side(l, true, Stage.TAKEOFF);
+            }
+        }));
+    }
+
+    private void bench(Line line, HoseType hose, Stage stage) {
         // A line that is drawn through something has a length, and nobody is to cut a hose by it.
         if (line.cut().isEmpty() || !line.found()) {
             unplanned();
@@ -56,7 +110,7 @@ final class LineSteps {
         CutList cut = line.cut().get();
         String id = "bench-" + line.name();
         if (!hose.family().cuttable()) {
-            step(Stage.BENCH, id + "-measure", StepText.BENCH_MEASURE)
+            step(stage, id + "-measure", StepText.BENCH_MEASURE)
                     .saying(m -> m.name("line", line.name()))
                     .figure(
                             SheetFigure.SEAT_TO_SEAT,
@@ -65,11 +119,11 @@ final class LineSteps {
                             Step.Source.ESTIMATE,
                             FigureSource.OF_DESIGN)
                     .add();
-            clean(line);
+            clean(line, stage);
             return;
         }
         boolean pushOn = hose.family() == HoseType.Family.PUSH_ON;
-        step(Stage.BENCH, id + "-cut", StepText.BENCH_CUT)
+        step(stage, id + "-cut", StepText.BENCH_CUT)
                 .saying(m -> m.name("line", line.name()).choose("pushOn", pushOn))
                 .figure(
                         SheetFigure.CUT,
@@ -80,13 +134,17 @@ final class LineSteps {
                         (line.path().isPresent() ? FigureSource.TAPED : FigureSource.WIRED).say("name"))
                 .add();
         if (pushOn) {
-            step(Stage.BENCH, id + "-clamps", StepText.BENCH_CLAMPS).add();
-            step(Stage.BENCH, id + "-heat", StepText.BENCH_HEAT)
+            step(stage, id + "-clamps", StepText.BENCH_CLAMPS)
+                    .saying(m -> m.choose(
+                            "clamped",
+                            job.plumbing().orElseThrow().circuit().practice().clamped()))
+                    .add();
+            step(stage, id + "-heat", StepText.BENCH_HEAT)
                     .saying(m -> m.name("line", line.name()))
                     .timer(HEAT_UP)
                     .add();
         }
-        step(Stage.BENCH, id + "-ends", StepText.BENCH_ENDS)
+        step(stage, id + "-ends", StepText.BENCH_ENDS)
                 .saying(m -> m.choose("pushOn", pushOn)
                         .choose("turned", cut.twist().isPresent())
                         .with("twist", Measure.ANGLE, cut.twist().orElse(0), 0))
@@ -104,15 +162,15 @@ final class LineSteps {
                         FigureSource.CATALOGUE)
                 .add();
         if (line.turnedOnCar()) {
-            step(Stage.BENCH, id + "-turn", StepText.BENCH_TURN)
+            step(stage, id + "-turn", StepText.BENCH_TURN)
                     .saying(m -> m.name("line", line.name()))
                     .add();
         }
-        clean(line);
+        clean(line, stage);
     }
 
-    private void clean(Line line) {
-        step(Stage.BENCH, "bench-" + line.name() + "-flush", StepText.BENCH_FLUSH)
+    private void clean(Line line, Stage stage) {
+        step(stage, "bench-" + line.name() + "-flush", StepText.BENCH_FLUSH)
                 .saying(m -> m.name("line", line.name()))
                 .add();
     }
@@ -139,8 +197,10 @@ final class LineSteps {
     }
 
     private void line(Line line) {
-        side(line, true);
-        side(line, false);
+        if (!ahead.contains(line)) {
+            side(line, true, Stage.LINES);
+        }
+        side(line, false, Stage.LINES);
         line.cut().filter(c -> line.found() && !c.clips().isEmpty()).ifPresent(c -> {
             StepWriter held = step(Stage.LINES, "line-" + line.name() + "-clips", StepText.LINE_CLIPS)
                     .saying(m -> m.name("line", line.name()));
@@ -151,35 +211,44 @@ final class LineSteps {
         });
     }
 
-    private void side(Line line, boolean first) {
+    private void side(Line line, boolean first, Stage stage) {
         Optional<FittingChain> chain = first ? line.fromChain() : line.toChain();
         Optional<HoseEnd> end = first ? line.fromEnd() : line.toEnd();
         Line.Port port = first ? line.from() : line.to();
         if (chain.isEmpty() || end.isEmpty()) {
-            step(Stage.LINES, "line-" + line.name() + (first ? "-first" : "-last"), StepText.LINE_OWN_JOINT)
+            step(stage, "line-" + line.name() + (first ? "-first" : "-last"), StepText.LINE_OWN_JOINT)
                     .saying(m -> m.name("line", line.name()).name("port", port.name()))
                     .add();
             return;
         }
         int n = 1;
-        for (MadeJoint joint : first ? MadeJoint.atFirst(line) : MadeJoint.atLast(line)) {
-            joint(line, port.name(), (first ? "first-" : "last-") + n++, joint);
+        Practice practice = job.plumbing().orElseThrow().circuit().practice();
+        for (MadeJoint joint : first ? MadeJoint.atFirst(line, practice) : MadeJoint.atLast(line, practice)) {
+            joint(stage, line, port.name(), (first ? "first-" : "last-") + n++, joint);
         }
     }
 
-    private void joint(Line line, String port, String id, MadeJoint made) {
+    private void joint(Stage stage, Line line, String port, String id, MadeJoint made) {
         FittingChain.Pair pair = made.pair();
         Joint joint = pair.one().joint();
         Tightening t = made.tightening();
-        StepWriter w = step(Stage.LINES, "line-" + line.name() + "-" + id, StepText.LINE_JOINT)
+        StepWriter w = step(stage, "line-" + line.name() + "-" + id, StepText.LINE_JOINT)
                 .saying(m -> m.name("line", line.name())
                         .name("port", port)
                         .name("size", pair.one().size())
                         .name("joint", joint.words())
                         .name("thread", made.onThread())
-                        .name("seal", joint.seal())
+                        .name("seal", made.seal())
+                        .choose("elbow", made.turned())
+                        .choose("everywhere", made.directions() >= 1)
                         .choose("retorque", t.retorque()))
                 .reading(StepWriter.anything(SheetFigure.TORQUE_OR_ANGLE_USED, Measure.TORQUE));
+        tightened(w, t);
+        w.add();
+    }
+
+    /** Puts torque and turn with their source at a step. */
+    static void tightened(StepWriter w, Tightening t) {
         t.torque()
                 .ifPresent(r -> w.figure(
                         SheetFigure.TORQUE,
@@ -201,7 +270,6 @@ final class LineSteps {
                             ? FigureSource.MAKERS.say("name").name("source", t.source())
                             : FigureSource.MAKER_FIRST.say("name"));
         }
-        w.add();
     }
 
     private void routed() {

@@ -47,6 +47,10 @@ enum SheetFigure implements MessageTopic {
     BEND_AT,
     /** Turn after contact, by the maker. */
     PAST_CONTACT,
+    /** Gas pressure before any oil. */
+    PRE_CHARGE,
+    /** Free swing of a wrench. */
+    WRENCH_SWINGS,
     /** It takes. */
     ACCUMULATOR_TAKES,
     /** Ordinary change. */

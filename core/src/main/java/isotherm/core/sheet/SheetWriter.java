@@ -12,8 +12,9 @@ final class SheetWriter {
         List<Step> steps = new ArrayList<>();
         PressureCheck pressures =
                 PressureCheck.of(job.car(), job.design(), job.car().limits().limitK());
-        new FittingSteps(job, steps).write();
-        new LineSteps(job, pressures, steps).write();
+        LineSteps lines = new LineSteps(job, pressures, steps);
+        new FittingSteps(job, lines, steps).write();
+        lines.write();
         new EngineSteps(job, pressures, steps).write();
         return new RunSheet(steps);
     }

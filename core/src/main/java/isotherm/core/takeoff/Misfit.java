@@ -22,6 +22,8 @@ public record Misfit(Kind kind, Message what, Message why, Message remedy) {
         FACE_GASKET,
         /** Too few turns hold plate and filter. */
         ENGAGEMENT,
+        /** The stud meets the end of its thread before the gasket is clamped. */
+        BOTTOMS_OUT,
         /** The filter's gasket misses the plate. */
         FILTER_GASKET,
         /** The filter meets what is beyond it. */

@@ -14,9 +14,11 @@ import java.util.OptionalDouble;
  * @param misfits what does not fit, each with its remedy; empty when all does
  * @param engagement thread that holds the takeoff, m
  * @param stack height of takeoff, exchanger and filter from the engine's face, m
+ * @param arcs how far a wrench swings at its two ports; empty where the takeoff is not on the filter's stand
  * @param freeClock the clock angle nearest to the chosen one at which both ports are free, rad; empty when there is none
  */
-public record TakeoffFit(List<Misfit> misfits, double engagement, double stack, OptionalDouble freeClock) {
+public record TakeoffFit(
+        List<Misfit> misfits, double engagement, double stack, List<WrenchArc> arcs, OptionalDouble freeClock) {
     /** Threads have to engage by this share of their diameter (default, steel in steel). */
     public static final double ENGAGEMENT = 0.8;
     /** Hand and filter wrench need this beyond the filter to take it off, m (default). */
@@ -55,6 +57,7 @@ public record TakeoffFit(List<Misfit> misfits, double engagement, double stack, 
         if (onStand) {
             face(stand, takeoff).ifPresent(misfits::add);
             thread(stand, engagement, exchanger).ifPresent(misfits::add);
+            bottom(takeoff, engagement).ifPresent(misfits::add);
         }
         filter(stand, takeoff, stack, onStand, misfits);
         double reach = takeoff.diameter() / 2 + PORT_REACH;
@@ -83,7 +86,29 @@ public record TakeoffFit(List<Misfit> misfits, double engagement, double stack, 
                                 .with("clock", Measure.ANGLE, free.orElse(0))));
             }
         }
-        return new TakeoffFit(List.copyOf(misfits), engagement, stack, free);
+        List<WrenchArc> arcs = onStand ? WrenchArc.of(stand, takeoff, clock) : List.of();
+        return new TakeoffFit(List.copyOf(misfits), engagement, stack, arcs, free);
+    }
+
+    /**
+     * @param gives whether the port that gives oil is meant
+     * @return whether its joint can be tightened on the engine; true where nothing is known of it
+     */
+    public boolean reachable(boolean gives) {
+        return arcs.stream().filter(a -> a.gives() == gives).allMatch(WrenchArc::reachable);
+    }
+
+    /** A stud that meets the end of its thread clamps nothing: the gasket stays loose at any torque. */
+    private static Optional<Misfit> bottom(Takeoff takeoff, double engagement) {
+        double most = takeoff.threadDepth().orElse(Double.POSITIVE_INFINITY);
+        if (engagement <= most + 1e-9) {
+            return Optional.empty();
+        }
+        Misfit.Kind kind = Misfit.Kind.BOTTOMS_OUT;
+        return Optional.of(Misfit.of(
+                        kind,
+                        kind.say("what").with("has", Measure.LENGTH, engagement).with("most", Measure.LENGTH, most))
+                .mendedBy(kind.say("remedy").with("shorter", Measure.LENGTH, engagement - most)));
     }
 
     private static Optional<Misfit> face(FilterStand stand, Takeoff takeoff) {

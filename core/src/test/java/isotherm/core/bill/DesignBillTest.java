@@ -15,6 +15,7 @@ import isotherm.core.nose.Placement;
 import isotherm.core.parts.HoseType;
 import isotherm.core.plumb.Plumbing;
 import isotherm.core.plumb.Plumbings;
+import isotherm.core.sheetmetal.SheetWork;
 import isotherm.core.simulate.DemoCars;
 import java.util.List;
 import java.util.Optional;
@@ -28,7 +29,7 @@ class DesignBillTest {
     private static final Design DESIGN = DemoCars.design(13, Place.GRILLE_AHEAD).withCore(CORE);
 
     private static List<BillLine> bill(Design design, Optional<Placement> placement, boolean sleeved) {
-        return DesignBill.of(design, placement, PLAN, sleeved, List.of(), CorePart.shipped());
+        return DesignBill.of(design, placement, PLAN, sleeved, SheetWork.NONE, CorePart.shipped());
     }
 
     private static List<String> topics(List<BillLine> bill) {

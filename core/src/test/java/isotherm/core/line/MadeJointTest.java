@@ -12,6 +12,7 @@ import isotherm.core.parts.MakersFigure;
 import isotherm.core.parts.MakersFigure.Retorque;
 import isotherm.core.parts.MakersFigure.Turn;
 import isotherm.core.parts.Parts;
+import isotherm.core.parts.Practice;
 import isotherm.core.parts.Tightening;
 import isotherm.core.parts.Tightening.Range;
 import isotherm.core.plumb.Planner;
@@ -57,7 +58,7 @@ class MadeJointTest {
                 c.feed(),
                 c.slack(),
                 c.exchangerStays(),
-                c.accessories(),
+                c.circuit(),
                 core);
         return Planner.byWire(Optional.empty(), WIRE, WIRE, Plumbings.CORE_PORT, choice, parts(withFigures));
     }
@@ -74,13 +75,13 @@ class MadeJointTest {
     void aHoseEndsFigureRulesItsNutAndTheCoresItsBoss() {
         Plumbing p = plan(true, Optional.of(BOSS));
         for (Line l : p.lines()) {
-            List<MadeJoint> first = MadeJoint.atFirst(l);
+            List<MadeJoint> first = MadeJoint.atFirst(l, Practice.USUAL);
             MadeJoint nut = first.get(first.size() - 1);
             assertThat(nut.second()).isEqualTo("hose end");
             assertThat(nut.tightening().torque()).hasValue(new Range(35, 42));
             assertThat(nut.tightening().source()).isEqualTo("Larch, sheet 7");
         }
-        List<MadeJoint> atCore = MadeJoint.atLast(p.feed());
+        List<MadeJoint> atCore = MadeJoint.atLast(p.feed(), Practice.USUAL);
         MadeJoint boss = atCore.get(atCore.size() - 1);
         assertThat(boss.second()).isEqualTo("core inlet");
         assertThat(boss.tightening().torque()).hasValue(new Range(18, 22));
@@ -133,7 +134,7 @@ class MadeJointTest {
     void theCentreBoltIsTightenedByTheTakeoffsMaker() {
         Plumbing p = plan(false, Optional.empty());
         Plumbing makers =
-                new Plumbing(p.level(), p.takeoff().with(BOSS), p.fit(), p.feed(), p.back(), p.hose(), p.accessories());
+                new Plumbing(p.level(), p.takeoff().with(BOSS), p.fit(), p.feed(), p.back(), p.hose(), p.circuit());
         assertThat(bolt(makers).high()).isEqualTo(22);
         assertThat(bolt(makers).source()).isEqualTo(Step.Source.PUBLISHED);
         assertThat(bolt(p).source()).as("ours, and marked so").isEqualTo(Step.Source.ESTIMATE);

@@ -58,7 +58,7 @@ class PlumbingChoicesTest {
                 feed,
                 slack,
                 USUAL.exchangerStays(),
-                USUAL.accessories(),
+                USUAL.circuit(),
                 Optional.empty());
     }
 

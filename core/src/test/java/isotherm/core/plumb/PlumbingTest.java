@@ -31,6 +31,7 @@ import isotherm.core.parts.Joint;
 import isotherm.core.route.Bay;
 import isotherm.core.route.RouteFinderTest;
 import isotherm.core.route.Surroundings;
+import isotherm.core.route.Trouble;
 import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.stream.Stream;
@@ -120,7 +121,7 @@ class PlumbingTest {
             assertThat(l.inTheWay()).containsExactly("bulkhead");
             assertThat(l.troubles())
                     .as("and it is drawn where it is too near")
-                    .extracting(Surroundings.Trouble::what)
+                    .extracting(Trouble::what)
                     .contains("bulkhead");
         });
     }

@@ -9,6 +9,7 @@ import isotherm.core.exchanger.Ports;
 import isotherm.core.line.FittingChain;
 import isotherm.core.nose.Placement;
 import isotherm.core.parts.Accessory;
+import isotherm.core.parts.Circuit;
 import isotherm.core.parts.End;
 import isotherm.core.parts.HoseType;
 import isotherm.core.parts.Joint;
@@ -57,6 +58,10 @@ public final class Plumbings {
     }
 
     public static Plumbing.Choice choice(HoseType.Family family, List<Accessory> accessories) {
+        return choice(family, Circuit.PLAIN.with(accessories));
+    }
+
+    public static Plumbing.Choice choice(HoseType.Family family, Circuit circuit) {
         return new Plumbing.Choice(
                 PARTS.takeoffs().stream()
                         .filter(t -> t.number().equals("HP-M20"))
@@ -74,7 +79,7 @@ public final class Plumbings {
                 Plumbing.FeedPort.LOWER,
                 0.015,
                 false,
-                accessories,
+                circuit,
                 Optional.empty());
     }
 

@@ -259,7 +259,7 @@ class RunSheetTest {
                         usual.feed(),
                         usual.slack(),
                         usual.exchangerStays(),
-                        usual.accessories(),
+                        usual.circuit(),
                         Optional.empty()));
     }
 

@@ -5,8 +5,11 @@ import isotherm.core.line.FittingChain;
 import isotherm.core.line.Line;
 import isotherm.core.line.Wire;
 import isotherm.core.parts.Accessory;
+import isotherm.core.parts.Circuit;
 import isotherm.core.parts.End;
 import isotherm.core.parts.Joint;
+import isotherm.core.parts.Practice;
+import isotherm.core.parts.Sender;
 import isotherm.core.plumb.Level;
 import isotherm.core.plumb.Planner;
 import isotherm.core.plumb.Plumbing;
@@ -16,6 +19,7 @@ import isotherm.server.contract.Problem;
 import isotherm.server.contract.Quantity;
 import isotherm.server.contract.Text;
 import java.util.List;
+import java.util.Optional;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /**
@@ -38,6 +42,11 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  * @param wires what a wire says of each hose
  * @param ends where the four ports are
  * @param coreFigure what the core's maker says of tightening into its ports
+ * @param senders senders in the circuit
+ * @param washer what seals a parallel thread on its face
+ * @param metal what adaptors and hose ends are made of
+ * @param clamped whether push-on hose wears clamps
+ * @param coolantEnds what becomes of the coolant's hoses of a factory exchanger that comes off
  */
 public record PlumbingDocument(
         @Text(value = "the takeoff's number in the catalogue", min = 1, max = 60) String takeoff,
@@ -59,7 +68,13 @@ public record PlumbingDocument(
         @Missing("not measured") @Text("what a wire along its way says of each hose") WiresDocument wires,
         @Missing("not measured") @Text("where the four ports are and which way they point") EndsDocument ends,
         @Missing("not known") @Text("what the core's maker says of tightening into its ports")
-                MakersFigureDocument coreFigure) {
+                MakersFigureDocument coreFigure,
+        @Missing("none listed") @Text(value = "senders in the circuit", max = 6) List<SenderDocument> senders,
+        @Missing("bonded") @Text("what seals a parallel thread on its face") Practice.Washer washer,
+        @Missing("aluminium") @Text("what adaptors and hose ends are made of") Practice.Metal metal,
+        @Missing("false") @Text("whether push-on hose wears a clamp over each barb") Boolean clamped,
+        @Missing("joined") @Text("what becomes of the coolant's hoses of a factory exchanger that comes off")
+                Circuit.CoolantEnds coolantEnds) {
 
     /** A wire along the way of each hose. */
     public record WiresDocument(
@@ -162,10 +177,62 @@ public record PlumbingDocument(
     public record AccessoryDocument(
             @Text("what it is") Accessory.Kind kind,
             @Quantity(value = "oil that it holds", min = 0, max = 5, unit = "L") double volumeL,
-            @Text("how it is shut off") Accessory.Valve valve) {
+            @Text("how it is shut off") Accessory.Valve valve,
+            @Missing("it sits on its tee") @Quantity(value = "third hose", min = 0, max = 5, unit = "m") Double hoseM,
+            @Missing("0: air as it was shut in")
+                    @Quantity(value = "gas pressure before any oil", min = 0, max = 10, unit = "bar")
+                    Double preChargeBar,
+            @Missing("false") @Text("whether a check valve keeps its oil from running back") Boolean checkValve,
+            @Missing("beside the engine") @Text("how the oil of a fine filter goes") Accessory.Way way,
+            @Missing("1.5 mm") @Quantity(value = "hole of the restrictor", min = 0.5, max = 5, unit = "mm")
+                    Double restrictorMm) {
         public Accessory toCore() {
-            return new Accessory(kind, volumeL * 1e-3, valve);
+            return new Accessory(
+                    kind,
+                    volumeL * 1e-3,
+                    valve,
+                    new Accessory.Detail(
+                            hoseM == null ? 0 : hoseM,
+                            preChargeBar == null ? 0 : preChargeBar * 1e5,
+                            Boolean.TRUE.equals(checkValve),
+                            way == null ? Accessory.Way.BESIDE : way,
+                            restrictorMm == null ? Accessory.Detail.RESTRICTOR : restrictorMm * 1e-3));
         }
+    }
+
+    /** A sender. */
+    public record SenderDocument(
+            @Text("what it senses") Sender.Senses senses,
+            @Text("where it sits") Sender.Site site,
+            @Text("joint of its thread") Joint joint,
+            @Text(value = "size of its thread, such as 1/8 or M10x1", min = 1, max = 20) String size,
+            @Missing("none from its maker") @Text("what its maker says of tightening it") MakersFigureDocument figure) {
+        public Sender toCore() {
+            return new Sender(
+                    senses,
+                    site,
+                    new End(joint, size, true),
+                    Optional.ofNullable(figure).flatMap(MakersFigureDocument::toCore));
+        }
+    }
+
+    /**
+     * @param exchangerOff whether a factory exchanger comes off
+     * @return the rest of the circuit
+     */
+    public Circuit circuit(boolean exchangerOff) {
+        return new Circuit(
+                accessories.stream().map(AccessoryDocument::toCore).toList(),
+                senders == null
+                        ? List.of()
+                        : senders.stream().map(SenderDocument::toCore).toList(),
+                new Practice(
+                        washer == null ? Practice.Washer.BONDED : washer,
+                        metal == null ? Practice.Metal.ALUMINIUM : metal,
+                        Boolean.TRUE.equals(clamped)),
+                exchangerOff
+                        ? Optional.of(coolantEnds == null ? Circuit.CoolantEnds.JOINED : coolantEnds)
+                        : Optional.empty());
     }
 
     /** @return the end that the core's ports offer: a flare stands out of the tank, all others are bosses in it */

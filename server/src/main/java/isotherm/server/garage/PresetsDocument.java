@@ -50,6 +50,13 @@ public record PresetsDocument(
      * @param fan a fan
      * @param thermostat a thermostat
      * @param plumbing plate and hoses
+     * @param placement a core by tape
+     * @param bracket a bracket
+     * @param panel a deflector
+     * @param ends four ports
+     * @param accessory something else in the loop
+     * @param sender a sender
+     * @param neighbours what stands beside filters
      * @param factoryExchangerWPerK UA of a factory exchanger
      * @param ownOil an oil by its data sheet
      * @param viscosityIndex of such an oil
@@ -66,7 +73,11 @@ public record PresetsDocument(
             @Text("plate and hoses") PlumbingDocument plumbing,
             @Text("a core by tape, to be put where it is") PlacementDocument placement,
             @Text("a bracket, to be put where its holes are") BracketDocument bracket,
+            @Text("a deflector, to be put where its edges are") PanelDocument panel,
             @Text("four ports, to be put where the tape says") PlumbingDocument.EndsDocument ends,
+            @Text("something else in the loop") PlumbingDocument.AccessoryDocument accessory,
+            @Text("a sender") PlumbingDocument.SenderDocument sender,
+            @Text("what stands beside filters, nearest first") List<BayDocument.NeighbourDocument> neighbours,
             @Quantity(value = "UA of a factory exchanger", min = 0, max = 2000, unit = "W/K")
                     double factoryExchangerWPerK,
             @Text("an oil by its data sheet") OilDocument ownOil,

@@ -12,6 +12,7 @@ import isotherm.core.parts.HoseEnd;
 import isotherm.core.parts.HoseType;
 import isotherm.core.parts.MakersFigure;
 import isotherm.core.parts.Parts;
+import isotherm.core.parts.Practice;
 import isotherm.core.parts.Tightening;
 import isotherm.core.plumb.Plumbing;
 import isotherm.core.route.Bay;
@@ -43,7 +44,7 @@ final class LineWriter {
                         .map(p -> PlumbingDocument.PointDocument.of(p.at()))
                         .orElse(null),
                 chain(l, plan),
-                joints(l),
+                joints(l, plan.circuit().practice()),
                 alternatives(l, plan, parts),
                 l.path().map(p -> points(p.corners())).orElse(List.of()),
                 l.path().map(p -> points(p.points(DRAWN))).orElse(List.of()),
@@ -103,10 +104,10 @@ final class LineWriter {
                 first ? "" : e.end().words());
     }
 
-    private static List<Plumbed.JointDocument> joints(Line l) {
+    private static List<Plumbed.JointDocument> joints(Line l, Practice practice) {
         List<Plumbed.JointDocument> joints = new ArrayList<>();
         if (l.fromEnd().isPresent() && l.toEnd().isPresent()) {
-            Stream.concat(MadeJoint.atFirst(l).stream(), MadeJoint.atLast(l).stream())
+            Stream.concat(MadeJoint.atFirst(l, practice).stream(), MadeJoint.atLast(l, practice).stream())
                     .forEach(j -> joints.add(joint(j)));
         } else {
             Stream.of(l.from(), l.to())
@@ -143,7 +144,7 @@ final class LineWriter {
                 end.size() + " " + end.joint().words(),
                 pair.tight(),
                 pair.tight() ? null : end.whyNot(pair.other()),
-                end.joint().seal(),
+                made.seal(),
                 made.onThread(),
                 t.wrench() > 0 ? (Double) round(t.wrench() * 1e3, 1) : null,
                 t.torque().map(r -> round(r.low(), 0)).orElse(null),

@@ -48,17 +48,28 @@ public record Plumbed(
         List<MessageDocument> notes) {
 
     /**
+     * How far a wrench swings at a port of the takeoff.
+     *
+     * @param gives whether the port gives oil to the cooler
+     * @param arcDeg greatest free swing
+     * @param reachable whether the joint can be tightened on the engine
+     */
+    public record ArcDocument(boolean gives, double arcDeg, boolean reachable) {}
+
+    /**
      * How a takeoff goes onto the engine.
      *
      * @param misfits what does not fit
      * @param engagementMm thread that holds it
      * @param stackMm height of the stack from the engine's face
+     * @param arcs how far a wrench swings at its ports
      * @param freeClockDeg clock angle nearest to the chosen one at which both ports are free
      */
     public record Fit(
             List<MisfitDocument> misfits,
             double engagementMm,
             double stackMm,
+            List<ArcDocument> arcs,
             @Missing("no angle is free") Double freeClockDeg) {}
 
     /**

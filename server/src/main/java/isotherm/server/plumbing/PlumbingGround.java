@@ -76,11 +76,18 @@ record PlumbingGround(
                 p.feed() == null ? Plumbing.FeedPort.LOWER : p.feed(),
                 p.engineMovesMm() * 1e-3,
                 q.design().keepFactoryExchanger(),
-                p.accessories().stream()
-                        .map(PlumbingDocument.AccessoryDocument::toCore)
-                        .toList(),
+                p.circuit(exchangerOff(q)),
                 Optional.ofNullable(p.coreFigure()).flatMap(MakersFigureDocument::toCore));
         return new PlumbingGround(q, q.car().toCore(), q.design().toCore(), bay, choice, parts, left);
+    }
+
+    /** A car's exchanger that the design does not keep: on its coolant's side, or as a height on the filter's stud. */
+    private static boolean exchangerOff(PlumbQuestion q) {
+        boolean coolant = q.car().factoryExchangerWPerK() != null;
+        boolean stud = q.car().bay() != null
+                && q.car().bay().stand().exchangerMm() != null
+                && q.car().bay().stand().exchangerMm() > 0;
+        return (coolant || stud) && !q.design().keepFactoryExchanger();
     }
 
     /** Looks for the routes; refuses what takes more steps than somebody would wait for. */

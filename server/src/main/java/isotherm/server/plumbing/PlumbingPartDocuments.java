@@ -12,6 +12,7 @@ import isotherm.server.contract.Quantity;
 import isotherm.server.contract.Text;
 import isotherm.server.garage.MakersFigureDocument;
 import java.util.List;
+import java.util.OptionalDouble;
 
 /** Parts between engine and core as they stand in a catalogue: flat, so that a line of a table holds one. */
 public final class PlumbingPartDocuments {
@@ -68,7 +69,10 @@ public final class PlumbingPartDocuments {
             @Missing("no figure of its maker") @Text(value = "where the maker's figure is from", max = 120)
                     String figureSource,
             @Missing("its maker does not say") @Text("when its maker wants it tightened again")
-                    MakersFigure.Retorque retorque)
+                    MakersFigure.Retorque retorque,
+            @Missing("not known")
+                    @Quantity(value = "depth of the thread that takes the stud", min = 5, max = 150, unit = "mm")
+                    Double threadDepthMm)
             implements Part, Checked {
         @Override
         public void check(String path, List<Problem> problems) {
@@ -98,7 +102,8 @@ public final class PlumbingPartDocuments {
                     heads,
                     price,
                     massKg,
-                    figure().toCore());
+                    figure().toCore(),
+                    threadDepthMm == null ? OptionalDouble.empty() : OptionalDouble.of(threadDepthMm * 1e-3));
         }
 
         /**
@@ -130,7 +135,8 @@ public final class PlumbingPartDocuments {
                     f.turnHighDeg(),
                     f.oiled(),
                     f.source(),
-                    f.retorque());
+                    f.retorque(),
+                    t.threadDepth().isPresent() ? (Double) mm(t.threadDepth().getAsDouble()) : null);
         }
     }
 

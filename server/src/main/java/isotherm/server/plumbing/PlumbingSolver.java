@@ -246,6 +246,9 @@ public final class PlumbingSolver {
                         .toList(),
                 mm(fit.engagement()),
                 mm(fit.stack()),
+                fit.arcs().stream()
+                        .map(a -> new Plumbed.ArcDocument(a.gives(), round(Math.toDegrees(a.arc()), 0), a.reachable()))
+                        .toList(),
                 fit.freeClock().isPresent()
                         ? (Double) round(Math.toDegrees(fit.freeClock().getAsDouble()), 0)
                         : null);
