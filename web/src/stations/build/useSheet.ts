@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { del, get, set } from 'idb-keyval';
-import { api, read, newId, ApiError, type Schemas } from '../../api/client';
+import { api, read, newId, type Schemas } from '../../api/client';
+import { sendPicture } from '../../api/pictures';
 import { queries } from '../../api/queries';
 import { useOutbox, type Outbox } from '../../bench/useOutbox';
 import { signed } from '../../bench/who';
@@ -33,8 +34,9 @@ export function useSheet(id: string, who: string): Sheet {
     key: `isotherm.entries:${id}`,
     send: async (entry) => {
       const picture = entry.kind === 'PICTURE' ? entry.text : undefined;
-      if (picture) {
-        await sendPicture(id, picture);
+      const blob = picture ? await get<Blob>(picture) : undefined;
+      if (blob) {
+        await sendPicture(`/api/builds/${id}/pictures`, blob, picture);
       }
       const written = await read(api.POST('/api/builds/{id}/entries', { params: { path: { id } }, body: entry }));
       client.setQueryData(queries.build(id).queryKey, written);
@@ -56,21 +58,4 @@ export function useSheet(id: string, who: string): Sheet {
     },
     refresh,
   };
-}
-
-async function sendPicture(build: string, picture: string): Promise<void> {
-  const blob = await get<Blob>(picture);
-  if (!blob) {
-    return;
-  }
-  const response = await fetch(`/api/builds/${build}/pictures/${picture}`, {
-    method: 'PUT',
-    headers: { 'content-type': blob.type || 'image/jpeg' },
-    body: blob,
-  });
-  if (!response.ok) {
-    const detail = (await response.json().catch(() => ({}))) as Record<string, unknown> & { detail?: string };
-    const problems = (detail['problems'] as { path: string; message: string }[] | undefined) ?? [];
-    throw new ApiError(response.status, detail.detail ?? 'The picture was not taken', problems, detail);
-  }
 }

@@ -16,6 +16,10 @@ const KINDS: readonly { readonly id: Part['kind']; readonly name: string }[] = [
   { id: 'RADIATOR', name: 'Radiator' },
   { id: 'FAN', name: 'Fan' },
   { id: 'INTERCOOLER', name: 'Intercooler' },
+  { id: 'STEERING_COOLER', name: 'Steering cooler' },
+  { id: 'GEARBOX_COOLER', name: 'Gearbox cooler' },
+  { id: 'HORN', name: 'Horn' },
+  { id: 'LINES', name: 'Air-conditioning lines' },
   { id: 'OTHER', name: 'Something else, solid' },
 ];
 
@@ -118,6 +122,18 @@ export function NoseEditor({ nose, marked, onMark }: { nose: Nose; marked: Marke
                   onChange={(v) => change({ [field]: v })}
                 />
               ))}
+            {part && (
+              <DocumentNumber
+                label="7 Heat at its hardest"
+                schema="NosePartDocument"
+                field="heatKw"
+                quantity="power"
+                digits={1}
+                value={part.heatKw}
+                step={0.5}
+                onChange={(heatKw) => change({ heatKw })}
+              />
+            )}
             {opening && (
               <DocumentNumber
                 label="Taken by bars"

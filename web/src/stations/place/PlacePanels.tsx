@@ -53,6 +53,8 @@ export function FitFigures({ fit }: { fit: Schemas['PlacementAnswer'] }) {
     ['Clearance behind crash structure', show(fit.crushClearanceMm, 'length')],
     ['Above the ground', show(fit.groundClearanceMm, 'length')],
     nearest ? [`To ${nearest.name}`, show(nearest.mm, 'length')] : undefined,
+    fit.heatAheadKw > 0 ? ['Heat ahead of its face', show(fit.heatAheadKw, 'heat')] : undefined,
+    fit.behind.length > 0 ? ['Breathes its air', fit.behind.join(', ')] : undefined,
     fit.gaps
       ? ['Gap above, below', `${show(fit.gaps.aboveMm, 'length')}, ${show(fit.gaps.belowMm, 'length')}`]
       : undefined,

@@ -1,6 +1,7 @@
 package isotherm.core.nose;
 
 import java.util.List;
+import java.util.OptionalDouble;
 
 /**
  * The nose of a car, measured by tape: across from the centre line, up from the ground, back from the foremost skin.
@@ -40,8 +41,27 @@ public record Nose(List<Opening> openings, List<Part> parts, double crushDepth, 
      * @param face its outline in the front view
      * @param front distance of its front from the skin, m
      * @param depth its depth, m
+     * @param heat what it gives to the air at its hardest, W; empty for what its kind usually gives
      */
-    public record Part(String name, Kind kind, Rect face, double front, double depth) {
+    public record Part(String name, Kind kind, Rect face, double front, double depth, OptionalDouble heat) {
+        /**
+         * A part that gives to the air what its kind usually gives.
+         *
+         * @param name what its people call it
+         * @param kind what it is
+         * @param face its outline in the front view
+         * @param front distance of its front from the skin, m
+         * @param depth its depth, m
+         */
+        public Part(String name, Kind kind, Rect face, double front, double depth) {
+            this(name, kind, face, front, depth, OptionalDouble.empty());
+        }
+
+        /** @return heat that it gives to the air at its hardest, W */
+        public double warms() {
+            return heat.orElse(kind.heat);
+        }
+
         /** @return distance of its back from the skin, m */
         public double back() {
             return front + depth;
@@ -51,24 +71,35 @@ public record Nose(List<Opening> openings, List<Part> parts, double crushDepth, 
     /** What a part is, which decides whether air passes it. */
     public enum Kind {
         /** Crash beam. */
-        BEAM(true),
+        BEAM(true, 0),
         /** Number plate with its holder. */
-        PLATE(true),
+        PLATE(true, 0),
         /** Condenser of the air conditioning. */
-        CONDENSER(false),
+        CONDENSER(false, 6e3),
         /** The coolant radiator. */
-        RADIATOR(false),
+        RADIATOR(false, 0),
         /** The radiator's fan with its shroud. */
-        FAN(false),
+        FAN(false, 0),
         /** An intercooler. */
-        INTERCOOLER(false),
-        /** Anything else that air does not pass: horn, lamp, washer bottle, frame rail. */
-        OTHER(true);
+        INTERCOOLER(false, 8e3),
+        /** Cooler of the power steering. */
+        STEERING_COOLER(false, 0.5e3),
+        /** Cooler of the gearbox. */
+        GEARBOX_COOLER(false, 4e3),
+        /** Horn. */
+        HORN(true, 0),
+        /** Lines of the air conditioning: under pressure, never opened by hand, never bent away. */
+        LINES(true, 0),
+        /** Anything else that air does not pass: lamp, washer bottle, frame rail. */
+        OTHER(true, 0);
 
         private final boolean solid;
+        private final double heat;
 
-        Kind(boolean solid) {
+        /** The heat is what such a part gives at its hardest (default); a radiator's is the session's own. */
+        Kind(boolean solid, double heat) {
             this.solid = solid;
+            this.heat = heat;
         }
 
         /** @return whether air has to go round it */

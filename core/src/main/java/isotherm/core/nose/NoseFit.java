@@ -8,7 +8,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 
 /**
  * What a core's position in a nose means: whose air it breathes, how much of its face sees an opening, how well that is
@@ -29,6 +31,7 @@ import java.util.function.UnaryOperator;
  * @param crushClearance from the part that crushes to the core, m; negative inside it
  * @param groundClearance lowest point of the core, m above the ground
  * @param clearances to every part, nearest first
+ * @param warmth who warms whose air
  * @param problems what cannot stay so
  */
 public record NoseFit(
@@ -47,6 +50,7 @@ public record NoseFit(
         double crushClearance,
         double groundClearance,
         List<Clearance> clearances,
+        Warmth warmth,
         List<Message> problems) {
     /** Sealing with a shroud whose joints are open (default). */
     public static final double SHROUDED = 0.75;
@@ -91,9 +95,10 @@ public record NoseFit(
      * Distance to a neighbour.
      *
      * @param name its name
-     * @param distance m; 0 when it is touched
+     * @param distance m; 0 when it is touched, or when it moves so far
+     * @param keeps least distance, m
      */
-    public record Clearance(String name, double distance) {}
+    public record Clearance(String name, double distance, double keeps) {}
 
     /**
      * @param nose the nose
@@ -102,7 +107,30 @@ public record NoseFit(
      * @return what that means
      */
     public static NoseFit of(Nose nose, Core core, Placement p) {
-        return new Solver(nose, core, p).solve();
+        return of(nose, core, p, List.of(), Set.of());
+    }
+
+    /**
+     * @param nose the nose
+     * @param core the core
+     * @param p where the core is
+     * @param bay what stands in the engine bay
+     * @param moved names of what is moved, cut or removed and so is in nobody's way
+     * @return what that means
+     */
+    public static NoseFit of(Nose nose, Core core, Placement p, List<Standing> bay, Set<String> moved) {
+        List<Standing> about = Stream.concat(nose.parts().stream().map(Standing::of), bay.stream())
+                .filter(s -> !moved.contains(s.name()))
+                .toList();
+        Nose left = new Nose(
+                nose.openings(),
+                nose.parts().stream()
+                        .filter(part -> !moved.contains(part.name()))
+                        .toList(),
+                nose.crushDepth(),
+                nose.groundLine(),
+                nose.archVented());
+        return new Solver(left, core, p, about).solve();
     }
 
     /** Working values of one fit. */
@@ -110,6 +138,7 @@ public record NoseFit(
         private final Nose nose;
         private final Core core;
         private final Placement p;
+        private final List<Standing> about;
         private final Rect face;
         private final Rect outline;
         private final List<Corner> section;
@@ -117,7 +146,8 @@ public record NoseFit(
         private final double back;
         private final List<Message> problems = new ArrayList<>();
 
-        Solver(Nose nose, Core core, Placement p) {
+        Solver(Nose nose, Core core, Placement p, List<Standing> about) {
+            this.about = about;
             this.nose = nose;
             this.core = core;
             this.p = p;
@@ -183,6 +213,7 @@ public record NoseFit(
                     front - nose.crushDepth(),
                     outline.bottom(),
                     clearances(),
+                    Warmth.of(nose, face, front, back),
                     List.copyOf(problems));
         }
 
@@ -281,12 +312,8 @@ public record NoseFit(
         }
 
         private List<Clearance> clearances() {
-            return nose.parts().stream()
-                    .map(part -> {
-                        double across = part.face().distance(outline);
-                        double along = Math.max(0, Math.max(part.front() - back, front - part.back()));
-                        return new Clearance(part.name(), Math.hypot(across, along));
-                    })
+            return about.stream()
+                    .map(s -> new Clearance(s.name(), s.distance(outline, front, back), s.keeps()))
                     .sorted(Comparator.comparingDouble(Clearance::distance))
                     .toList();
         }
@@ -295,10 +322,10 @@ public record NoseFit(
             for (Clearance c : clearances()) {
                 if (c.distance() <= 0) {
                     say(NoseProblem.TAKEN, m -> m.name("part", c.name()));
-                } else if (c.distance() < LEAST_CLEARANCE) {
+                } else if (c.distance() < c.keeps()) {
                     say(NoseProblem.RUBS, m -> m.name("part", c.name())
                             .with("distance", Measure.LENGTH, c.distance())
-                            .with("least", Measure.LENGTH, LEAST_CLEARANCE));
+                            .with("least", Measure.LENGTH, c.keeps()));
                 }
             }
             if (front < 0) {

@@ -19,6 +19,7 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  * @param skidPlate whether a skid plate takes what comes from below
  * @param mounts where it is held
  * @param turned whether its back is to the front; empty for the way that brings its ports nearer to the takeoff
+ * @param baffle whether a baffle or an undertray stands before its way out
  */
 public record Placement(
         double x,
@@ -29,7 +30,13 @@ public record Placement(
         boolean foam,
         boolean skidPlate,
         List<Mount> mounts,
-        Optional<Boolean> turned) {
+        Optional<Boolean> turned,
+        boolean baffle) {
+    /** Velocity heads that a skid plate costs on the opening's speed: it closes the way out below (default). */
+    public static final double SKID_PLATE_HEADS = 0.5;
+    /** Velocity heads that a baffle before the way out costs on the opening's speed (default). */
+    public static final double BAFFLE_HEADS = 0.4;
+
     /** Defensive copy. */
     public Placement {
         mounts = List.copyOf(mounts);
@@ -56,7 +63,12 @@ public record Placement(
             boolean foam,
             boolean skidPlate,
             List<Mount> mounts) {
-        this(x, y, z, tilt, shroud, foam, skidPlate, mounts, Optional.empty());
+        this(x, y, z, tilt, shroud, foam, skidPlate, mounts, Optional.empty(), false);
+    }
+
+    /** @return velocity heads that skid plate and baffle cost, on the opening's speed */
+    public double plateHeads() {
+        return (skidPlate ? SKID_PLATE_HEADS : 0) + (baffle ? BAFFLE_HEADS : 0);
     }
 
     /**

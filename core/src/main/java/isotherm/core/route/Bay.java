@@ -1,6 +1,9 @@
 package isotherm.core.route;
 
 import isotherm.core.nose.Nose;
+import isotherm.core.nose.NoseFit;
+import isotherm.core.nose.Rect;
+import isotherm.core.nose.Standing;
 import java.util.List;
 import java.util.stream.Stream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
@@ -74,6 +77,11 @@ public record Bay(Box room, List<Box> boxes, List<Hole> holes) {
         /** @return it in a word */
         public String words() {
             return words;
+        }
+
+        /** @return whether such things are usually on the engine and move with it */
+        boolean onEngine() {
+            return this == HOT || this == MOVING || this == SOLID;
         }
     }
 
@@ -207,9 +215,31 @@ public record Bay(Box room, List<Box> boxes, List<Hole> holes) {
         return switch (kind) {
             case BEAM -> Kind.SHARP;
             case FAN -> Kind.MOVING;
-            case PLATE, CONDENSER, INTERCOOLER -> Kind.SOFT;
-            case RADIATOR, OTHER -> Kind.SOLID;
+            case PLATE, CONDENSER, INTERCOOLER, STEERING_COOLER, GEARBOX_COOLER, LINES -> Kind.SOFT;
+            case RADIATOR, HORN, OTHER -> Kind.SOLID;
         };
+    }
+
+    /**
+     * What a core must not touch: engine, gearbox, exhaust and belts come towards it when the engine moves.
+     *
+     * @param engineMoves how far the engine moves, m
+     * @return the boxes as a core sees them
+     */
+    public List<Standing> standing(double engineMoves) {
+        return boxes.stream()
+                .map(b -> new Standing(
+                        b.name(),
+                        new Rect(
+                                b.low().getX(),
+                                b.low().getY(),
+                                b.high().getX() - b.low().getX(),
+                                b.high().getY() - b.low().getY()),
+                        b.low().getZ(),
+                        b.high().getZ(),
+                        Math.max(NoseFit.LEAST_CLEARANCE, b.kind().clearance()),
+                        b.kind().onEngine() ? engineMoves : 0))
+                .toList();
     }
 
     /**

@@ -67,7 +67,8 @@ class CorePortsTest {
                 false,
                 false,
                 List.of(),
-                random.nextInt(3) == 0 ? Optional.empty() : Optional.of(random.nextBoolean()));
+                random.nextInt(3) == 0 ? Optional.empty() : Optional.of(random.nextBoolean()),
+                false);
     }
 
     @Test

@@ -190,6 +190,7 @@ record CarFiles(CarContents contents, String name, Map<String, String> texts, Ma
         ids.addAll(contents.duties());
         ids.addAll(contents.designs());
         ids.addAll(contents.logs());
+        ids.addAll(contents.ofTheCar());
         contents.builds().forEach(b -> {
             ids.add(b.id());
             ids.addAll(b.pictures());

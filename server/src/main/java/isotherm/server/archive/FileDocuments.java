@@ -75,6 +75,7 @@ public final class FileDocuments {
      * @param builds its builds
      * @param spoiled of those documents and entries that were kept before today's rules and do not pass them: they go on being
      *     kept as they are, to be mended
+     * @param pictures identities of pictures of the car itself, oldest first
      */
     public record CarContents(
             @Text(value = "its identity", min = 36, max = 36) String id,
@@ -83,7 +84,14 @@ public final class FileDocuments {
             @Text(value = "identities of its logs", max = 10_000) List<String> logs,
             @Text(value = "its builds", max = 10_000) List<BuildContents> builds,
             @Missing("none") @Text(value = "of those that do not pass today's rules", max = 100_000)
-                    List<String> spoiled) {
+                    List<String> spoiled,
+            @Missing("none") @Text(value = "identities of pictures of the car itself, oldest first", max = 10_000)
+                    List<String> pictures) {
+        /** @return identities of pictures of the car itself, oldest first */
+        public List<String> ofTheCar() {
+            return pictures == null ? List.of() : pictures;
+        }
+
         /**
          * @param identity a document or an entry
          * @return whether it is kept although it does not pass today's rules
@@ -97,6 +105,7 @@ public final class FileDocuments {
             known(duties, path + "/duties", seen, problems);
             known(designs, path + "/designs", seen, problems);
             known(logs, path + "/logs", seen, problems);
+            known(ofTheCar(), path + "/pictures", seen, problems);
             for (int i = 0; i < builds.size(); i++) {
                 identity(builds.get(i).id(), path + "/builds/" + i + "/id", seen, problems);
                 known(builds.get(i).pictures(), path + "/builds/" + i + "/pictures", seen, problems);

@@ -64,6 +64,8 @@ class GarageItems {
 
     CarContents contents(UUID car) {
         List<String> spoiled = spoiled(car);
+        List<String> pictures =
+                books.pictures(Kind.CAR, car).stream().map(UUID::toString).toList();
         return new CarContents(
                 car.toString(),
                 ids(Kind.DUTY, car),
@@ -72,11 +74,12 @@ class GarageItems {
                 garage.parts(Kind.BUILD, car).stream()
                         .map(b -> new BuildContents(
                                 b.id().toString(),
-                                books.pictures(b.id()).stream()
+                                books.pictures(Kind.BUILD, b.id()).stream()
                                         .map(UUID::toString)
                                         .toList()))
                         .toList(),
-                spoiled.isEmpty() ? null : spoiled);
+                spoiled.isEmpty() ? null : spoiled,
+                pictures.isEmpty() ? null : pictures);
     }
 
     /** One document that is older than a rule does not keep a garage from being written, nor from being read again. */
@@ -129,6 +132,11 @@ class GarageItems {
                     Names.rows(car, id), out -> rows.write(log.id(), LogDocument.Shape.of(log.document()), out)));
         }
         builds(car, carId, items);
+        for (String picture : car.ofTheCar()) {
+            items.add(new Item(
+                    Names.picture(car, picture),
+                    out -> out.write(books.picture(Kind.CAR, carId, UUID.fromString(picture)))));
+        }
         items.add(Item.text(Names.care(car), lines(books.entries(Kind.CAR, carId))));
         return items;
     }
@@ -144,7 +152,7 @@ class GarageItems {
             for (String picture : build.pictures()) {
                 items.add(new Item(
                         Names.picture(car, build, picture),
-                        out -> out.write(books.picture(id, UUID.fromString(picture)))));
+                        out -> out.write(books.picture(Kind.BUILD, id, UUID.fromString(picture)))));
             }
         }
     }

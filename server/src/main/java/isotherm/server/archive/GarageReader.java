@@ -173,7 +173,10 @@ public class GarageReader {
                         Kind.DESIGN,
                         as.apply(UUID.fromString(id)),
                         carId,
-                        car.texts().get(Names.design(c, id)));
+                        anew(car.texts().get(Names.design(c, id)), c.ofTheCar(), as));
+            }
+            for (String id : c.ofTheCar()) {
+                addPicture(Kind.CAR, carId, Names.picture(c, id), as.apply(UUID.fromString(id)));
             }
             for (String id : c.logs()) {
                 addLog(car, id, as.apply(UUID.fromString(id)), carId);
@@ -227,15 +230,28 @@ public class GarageReader {
                                     .flatMap(t -> Attempt.read(t, EntryDocument.class).found().stream())
                                     .toList())));
             for (String picture : b.pictures()) {
-                String name = Names.picture(car.contents(), b, picture);
-                byte[] data = archive.read(name, Pictures.LARGEST_FILE, InputStream::readAllBytes);
-                try {
-                    intake.putPicture(id, as.apply(UUID.fromString(picture)), Pictures.kept(data));
-                } catch (InvalidDocument e) {
-                    throw Archive.refused(name, e.problems().get(0).message());
-                }
+                addPicture(
+                        Kind.BUILD, id, Names.picture(car.contents(), b, picture), as.apply(UUID.fromString(picture)));
             }
             return build;
+        }
+
+        private void addPicture(Kind owner, UUID ownerId, String name, UUID as) throws IOException {
+            byte[] data = archive.read(name, Pictures.LARGEST_FILE, InputStream::readAllBytes);
+            try {
+                intake.putPicture(owner, ownerId, as, Pictures.kept(data));
+            } catch (InvalidDocument e) {
+                throw Archive.refused(name, e.problems().get(0).message());
+            }
+        }
+
+        /** A design names pictures of its car; a car that comes a second time has pictures of its own. */
+        private static String anew(String design, List<String> pictures, UnaryOperator<UUID> as) {
+            String text = design;
+            for (String picture : pictures) {
+                text = text.replace(picture, as.apply(UUID.fromString(picture)).toString());
+            }
+            return text;
         }
 
         private List<String> write(Kind book, UUID owner, List<CarFiles.Written> entries, UnaryOperator<UUID> as) {

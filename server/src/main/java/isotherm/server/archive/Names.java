@@ -49,6 +49,10 @@ final class Names {
         return "cars/" + car.id() + "/builds/" + build.id() + "/pictures/" + id + ".jpg";
     }
 
+    static String picture(CarContents car, String id) {
+        return "cars/" + car.id() + "/pictures/" + id + ".jpg";
+    }
+
     static String part(String id) {
         return "parts/" + id + ".json";
     }
@@ -76,6 +80,7 @@ final class Names {
             names.add(entries(car, build));
             build.pictures().forEach(id -> names.add(picture(car, build, id)));
         }
+        car.ofTheCar().forEach(id -> names.add(picture(car, id)));
         names.add(care(car));
         return names;
     }

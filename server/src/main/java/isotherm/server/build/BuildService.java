@@ -10,7 +10,6 @@ import isotherm.server.contract.Problem;
 import isotherm.server.store.Books;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Kind;
-import isotherm.server.store.LargeStore;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.Collection;
@@ -77,7 +76,7 @@ public class BuildService {
         BuildDocument build = build(id);
         Entry wanted = Builds.entry(build, entry);
         if (entry.kind() == Entry.Kind.PICTURE) {
-            log.picture(id, pictureOf(entry));
+            log.picture(Kind.BUILD, id, pictureOf(entry));
         }
         return log.write(Kind.BUILD, id, wanted.id(), json.writeValueAsString(entry), before -> Builds.progress(
                         build, read(before))
@@ -104,11 +103,7 @@ public class BuildService {
      */
     public void keepPicture(UUID id, UUID picture, InputStream in) throws IOException {
         garage.get(Kind.BUILD, id);
-        byte[] data = in.readNBytes((int) Pictures.LARGEST_FILE + 1);
-        if (data.length > Pictures.LARGEST_FILE) {
-            throw new LargeStore.TooLarge(Pictures.LARGEST_FILE);
-        }
-        log.keepPicture(id, picture, Pictures.clean(data));
+        log.keepPicture(Kind.BUILD, id, picture, Pictures.taken(in));
     }
 
     /**
@@ -117,6 +112,6 @@ public class BuildService {
      * @return it as a JPEG
      */
     public byte[] picture(UUID id, UUID picture) {
-        return log.picture(id, picture);
+        return log.picture(Kind.BUILD, id, picture);
     }
 }

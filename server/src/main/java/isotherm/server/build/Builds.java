@@ -60,6 +60,7 @@ public final class Builds {
                 wanted.design().plumbing() != null
                         && Boolean.TRUE.equals(wanted.design().plumbing().sleeved()),
                 Brackets.folded(wanted.car(), wanted.design()),
+                wanted.design().moved(),
                 Measure.PRESSURE.metric().toSi(leastBar));
         return new BuildDocument(
                 wanted.name(),

@@ -7,6 +7,7 @@ import com.drew.metadata.exif.ExifIFD0Directory;
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.contract.Problem;
 import isotherm.server.jobs.Busy;
+import isotherm.server.store.LargeStore;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
@@ -15,6 +16,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.util.Iterator;
 import java.util.Locale;
 import java.util.Set;
@@ -70,6 +72,21 @@ public final class Pictures {
     }
 
     private Pictures() {}
+
+    /**
+     * @param in a JPEG, PNG or WebP as somebody sends it
+     * @return the same picture as a JPEG, upright, of at most 1800 pixels, without anything else
+     * @throws IOException when it cannot be read
+     * @throws LargeStore.TooLarge when it is larger than what is taken
+     * @throws InvalidDocument when it is none of these, or broken
+     */
+    public static byte[] taken(InputStream in) throws IOException {
+        byte[] data = in.readNBytes((int) LARGEST_FILE + 1);
+        if (data.length > LARGEST_FILE) {
+            throw new LargeStore.TooLarge(LARGEST_FILE);
+        }
+        return clean(data);
+    }
 
     /**
      * @param data a JPEG, PNG or WebP

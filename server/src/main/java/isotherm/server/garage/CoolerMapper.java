@@ -40,7 +40,8 @@ final class CoolerMapper {
                 c.openingCm2() * 1e-4,
                 c.outletCm2() == null ? 0 : c.outletCm2() * 1e-4,
                 c.mesh(),
-                c.ductHeads() == null ? 0 : c.ductHeads(),
+                (c.ductHeads() == null ? 0 : c.ductHeads())
+                        + (c.placement() == null ? 0 : c.placement().toCore().plateHeads()),
                 Optional.ofNullable(c.fan())
                         .map(f -> new Fan(
                                 f.stallPa(), f.freeFlowM3PerS(), Units.kelvin(f.onC()), Units.kelvin(f.offC()))),

@@ -7,15 +7,19 @@ import isotherm.core.exchanger.Finish;
 import isotherm.core.exchanger.Ports;
 import isotherm.core.hydraulics.OilThermostat;
 import isotherm.core.nose.Placement;
+import isotherm.core.nose.Relocation;
 import isotherm.server.contract.Checked;
 import isotherm.server.contract.DocumentReader;
 import isotherm.server.contract.Missing;
 import isotherm.server.contract.Problem;
 import isotherm.server.contract.Quantity;
+import isotherm.server.contract.Rounding;
 import isotherm.server.contract.Text;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 
 /**
  * All choices of one design.
@@ -26,6 +30,7 @@ import java.util.OptionalDouble;
  * @param oil another oil than the car's
  * @param plumbing what has been chosen between engine and core
  * @param radiator another radiator than the car's
+ * @param relocations what has to move or be cut for it
  */
 public record DesignDocument(
         @Text(value = "what its people call it", min = 1, max = 120) String name,
@@ -33,7 +38,9 @@ public record DesignDocument(
         @Text("whether a factory oil-to-coolant exchanger stays") boolean keepFactoryExchanger,
         @Missing("the car's oil") @Text("another oil than the car's") OilDocument oil,
         @Missing("not chosen yet") @Text("what has been chosen between engine and core") PlumbingDocument plumbing,
-        @Missing("the car's own") @Text("another radiator than the car's") CarDocument.RadiatorDocument radiator)
+        @Missing("the car's own") @Text("another radiator than the car's") CarDocument.RadiatorDocument radiator,
+        @Missing("nothing") @Text(value = "what has to move or be cut for it", max = 30)
+                List<RelocationDocument> relocations)
         implements Checked {
 
     /**
@@ -51,7 +58,7 @@ public record DesignDocument(
             boolean keepFactoryExchanger,
             OilDocument oil,
             PlumbingDocument plumbing) {
-        this(name, cooler, keepFactoryExchanger, oil, plumbing, null);
+        this(name, cooler, keepFactoryExchanger, oil, plumbing, null, null);
     }
 
     /** The cooler with its place and plumbing. */
@@ -134,7 +141,10 @@ public record DesignDocument(
                     @Text("whether the core's back is to the front")
                     Boolean turned,
             @Missing("none") @Text(value = "brackets folded from sheet that hold it", max = 8)
-                    List<BracketDocument> brackets) {
+                    List<BracketDocument> brackets,
+            @Missing("false") @Text("whether a baffle or an undertray stands before its way out") Boolean baffle,
+            @Missing("none") @Text(value = "sides of a shroud and deflectors folded from sheet", max = 12)
+                    List<PanelDocument> panels) {
 
         public Placement toCore() {
             return new Placement(
@@ -154,7 +164,30 @@ public record DesignDocument(
                                     m.rubber(),
                                     m.torqueNm() == null ? OptionalDouble.empty() : OptionalDouble.of(m.torqueNm())))
                             .toList(),
-                    Optional.ofNullable(turned));
+                    Optional.ofNullable(turned),
+                    Boolean.TRUE.equals(baffle));
+        }
+
+        /** Run sheet and pieces are told apart by their marks. */
+        private void check(String path, List<Problem> problems) {
+            Set<String> marks = new HashSet<>();
+            if (brackets != null) {
+                BracketDocument.check(path + "/brackets", brackets, problems);
+                brackets.forEach(b -> marks.add(b.mark()));
+            }
+            for (int i = 0; panels != null && i < panels.size(); i++) {
+                if (!marks.add(panels.get(i).mark())) {
+                    problems.add(Problem.of(
+                            path + "/panels/" + i + "/mark",
+                            panels.get(i).mark(),
+                            "Another piece has this mark: give each its own"));
+                }
+            }
+        }
+
+        private PlacementDocument sealed() {
+            return new PlacementDocument(
+                    xMm, yMm, zMm, tiltDeg, true, true, skidPlate, mounts, turned, brackets, baffle, panels);
         }
     }
 
@@ -219,8 +252,8 @@ public record DesignDocument(
         if (cooler.detail() != null) {
             cooler.detail().check(at + "/detail", cooler.construction(), problems);
         }
-        if (cooler.placement() != null && cooler.placement().brackets() != null) {
-            BracketDocument.check(at + "/placement/brackets", cooler.placement().brackets(), problems);
+        if (cooler.placement() != null) {
+            cooler.placement().check(at + "/placement", problems);
         }
         if (cooler.sheet() != null) {
             cooler.sheet().check(at + "/sheet", cooler.widthMm(), problems);
@@ -265,30 +298,22 @@ public record DesignDocument(
      * @return its document
      */
     public DesignDocument changedTo(Design changed) {
-        DesignDocument next = of(name, changed).keeping(plumbing, radiator);
+        DesignDocument next = of(name, changed).keeping(plumbing, radiator, relocations);
         if (cooler == null || cooler.placement() == null || next.cooler() == null) {
             return next;
         }
-        return next.cooler().place() == cooler.place()
-                ? next.placed(cooler.placement(), next.cooler().sealingPercent() > cooler.sealingPercent())
-                : next;
+        PlacementDocument drawn = cooler.placement();
+        boolean sealed = next.cooler().sealingPercent() > cooler.sealingPercent();
+        boolean stays = next.cooler().place() == cooler.place();
+        return next.placed(
+                stays ? (sealed ? drawn.sealed() : drawn) : null, drawn.toCore().plateHeads());
     }
 
-    private DesignDocument placed(PlacementDocument p, boolean sealed) {
-        PlacementDocument kept = sealed
-                ? new PlacementDocument(
-                        p.xMm(),
-                        p.yMm(),
-                        p.zMm(),
-                        p.tiltDeg(),
-                        true,
-                        true,
-                        p.skidPlate(),
-                        p.mounts(),
-                        p.turned(),
-                        p.brackets())
-                : p;
+    /** What plates of the drawing cost is reckoned from the drawing, and does not stand in the duct's figure as well. */
+    private DesignDocument placed(PlacementDocument kept, double plateHeads) {
         CoolerDocument c = cooler;
+        Double duct =
+                c.ductHeads() == null ? null : (Double) Math.max(0, Rounding.round(c.ductHeads() - plateHeads, 4));
         return new DesignDocument(
                 name,
                 new CoolerDocument(
@@ -309,7 +334,7 @@ public record DesignDocument(
                         c.outletCm2(),
                         c.heatAheadKw(),
                         c.mesh(),
-                        c.ductHeads(),
+                        duct,
                         c.measured(),
                         c.intakeBehind(),
                         c.fan(),
@@ -323,10 +348,31 @@ public record DesignDocument(
                 keepFactoryExchanger,
                 oil,
                 plumbing,
-                radiator);
+                radiator,
+                relocations);
     }
 
-    private DesignDocument keeping(PlumbingDocument choice, CarDocument.RadiatorDocument other) {
-        return new DesignDocument(name, cooler, keepFactoryExchanger, oil, choice, other);
+    private DesignDocument keeping(
+            PlumbingDocument choice, CarDocument.RadiatorDocument other, List<RelocationDocument> room) {
+        return new DesignDocument(name, cooler, keepFactoryExchanger, oil, choice, other, room);
+    }
+
+    /** @return what makes room for the core */
+    public List<Relocation> moved() {
+        return relocations == null
+                ? List.of()
+                : relocations.stream().map(RelocationDocument::toCore).toList();
+    }
+
+    /** Something that has to move or be cut. */
+    public record RelocationDocument(
+            @Text(value = "what its people call it: as the drawing does, where it is drawn", min = 1, max = 60)
+                    String name,
+            @Text("what is done with it") Relocation.What what,
+            @Missing("not said") @Text(value = "where it goes, or where it is cut", max = 200) String how,
+            @Missing("none") @Text(value = "identity of a picture of the car", min = 36, max = 36) String picture) {
+        public Relocation toCore() {
+            return new Relocation(name, what, how == null ? "" : how);
+        }
     }
 }

@@ -2,9 +2,11 @@ package isotherm.server.garage;
 
 import isotherm.core.nose.Nose;
 import isotherm.core.nose.Rect;
+import isotherm.server.contract.Missing;
 import isotherm.server.contract.Quantity;
 import isotherm.server.contract.Text;
 import java.util.List;
+import java.util.OptionalDouble;
 
 /**
  * The nose of a car, measured by tape: across from the centre line, up from the ground, back from the foremost skin.
@@ -44,7 +46,10 @@ public record NoseDocument(
             @Quantity(value = "width", min = 1, max = 2500, unit = "mm") double widthMm,
             @Quantity(value = "height", min = 1, max = 1500, unit = "mm") double heightMm,
             @Quantity(value = "its front behind the skin", min = -200, max = 2500, unit = "mm") double frontMm,
-            @Quantity(value = "its depth", min = 1, max = 1000, unit = "mm") double depthMm) {}
+            @Quantity(value = "its depth", min = 1, max = 1000, unit = "mm") double depthMm,
+            @Missing("what such a part usually gives")
+                    @Quantity(value = "heat that it gives to the air at its hardest", min = 0, max = 60, unit = "kW")
+                    Double heatKw) {}
 
     /** @return the nose for {@code core} */
     public Nose toCore() {
@@ -61,7 +66,8 @@ public record NoseDocument(
                                 p.kind(),
                                 rect(p.leftMm(), p.bottomMm(), p.widthMm(), p.heightMm()),
                                 p.frontMm() * 1e-3,
-                                p.depthMm() * 1e-3))
+                                p.depthMm() * 1e-3,
+                                p.heatKw() == null ? OptionalDouble.empty() : OptionalDouble.of(p.heatKw() * 1e3)))
                         .toList(),
                 crushMm * 1e-3,
                 groundMm * 1e-3,

@@ -18,6 +18,8 @@ import isotherm.core.fluid.Oil;
 import isotherm.core.fluid.Units;
 import isotherm.core.nose.NoseFit;
 import isotherm.core.nose.Rect;
+import isotherm.core.nose.Relocation;
+import isotherm.core.nose.Standing;
 import isotherm.core.nose.Template;
 import isotherm.core.simulate.PressureCheck;
 import isotherm.core.simulate.Session;
@@ -29,10 +31,12 @@ import isotherm.server.garage.CaseDocument;
 import isotherm.server.garage.CoreSheetDocument;
 import isotherm.server.garage.DesignDocument;
 import isotherm.server.garage.DutyDocument;
+import isotherm.server.garage.PresetsDocument;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 
 /** From questions to their answers, the same for HTTP and for {@code solve}. */
 public final class QuestionSolver {
@@ -187,7 +191,9 @@ public final class QuestionSolver {
         NoseFit f = NoseFit.of(
                 q.car().nose().toCore(),
                 q.design().toCore().cooler().orElseThrow().core(),
-                q.design().cooler().placement().toCore());
+                q.design().cooler().placement().toCore(),
+                standing(q),
+                q.design().moved().stream().map(Relocation::name).collect(Collectors.toSet()));
         return new Questions.PlacementAnswer(
                 f.place(),
                 round(f.shadedShare() * 100, 1),
@@ -206,14 +212,29 @@ public final class QuestionSolver {
                 mm(f.crushClearance()),
                 mm(f.groundClearance()),
                 f.clearances().stream()
-                        .map(c -> new Questions.ClearanceDocument(c.name(), mm(c.distance())))
+                        .map(c -> new Questions.ClearanceDocument(c.name(), mm(c.distance()), mm(c.keeps())))
                         .toList(),
                 MessageDocument.all(f.problems()),
                 CoreSheetDocument.of(q.design()
                         .cooler()
                         .placement()
                         .toCore()
-                        .layout(q.design().toCore().cooler().orElseThrow().core(), takeoffX(q.car()))));
+                        .layout(q.design().toCore().cooler().orElseThrow().core(), takeoffX(q.car()))),
+                round(f.warmth().ahead() / 1e3, 1),
+                f.warmth().behind(),
+                f.warmth().intakeBehind(),
+                q.design().cooler().placement().toCore().plateHeads());
+    }
+
+    /** The bay as a core sees it, with the movement of the engine that the plumbing allows for. */
+    private static List<Standing> standing(Questions.PlacementQuestion q) {
+        if (q.car().bay() == null) {
+            return List.of();
+        }
+        double moves = q.design().plumbing() == null
+                ? PresetsDocument.shipped().starts().plumbing().engineMovesMm()
+                : q.design().plumbing().engineMovesMm();
+        return q.car().bay().toCore().standing(moves * 1e-3);
     }
 
     /**

@@ -181,6 +181,10 @@ public final class Questions {
      * @param clearances to the other parts, nearest first
      * @param problems what cannot stay so
      * @param layout its outside, ports and holes as it stands, seen from the front
+     * @param heatAheadKw heat that what stands ahead gives to its air at its hardest
+     * @param behind what breathes its air
+     * @param intakeBehind whether an intercooler is among that
+     * @param plateHeads velocity heads that skid plate and baffle cost, on the opening's speed
      */
     public record PlacementAnswer(
             Place place,
@@ -197,7 +201,11 @@ public final class Questions {
             double groundClearanceMm,
             List<ClearanceDocument> clearances,
             List<MessageDocument> problems,
-            CoreSheetDocument layout) {}
+            CoreSheetDocument layout,
+            double heatAheadKw,
+            List<String> behind,
+            boolean intakeBehind,
+            double plateHeads) {}
 
     /**
      * A rectangle of the front view.
@@ -232,8 +240,9 @@ public final class Questions {
      *
      * @param name its name
      * @param mm distance
+     * @param keepsMm least distance
      */
-    public record ClearanceDocument(String name, double mm) {}
+    public record ClearanceDocument(String name, double mm, double keepsMm) {}
 
     /**
      * The oil circuit alone.

@@ -92,47 +92,62 @@ public class Books {
     }
 
     /**
-     * @param buildId a build
+     * @param owner whether it is a build's or a car's
+     * @param ownerId the build or the car
      * @param id identity of the picture, given by whoever sent it
      * @param data the picture
-     * @throws NotStored when there is no such build
-     * @throws IdentityTaken when another picture, or one of another build, is stored under that identity
+     * @throws NotStored when there is no such build or car
+     * @throws IdentityTaken when another picture, or one of another owner, is stored under that identity
      */
-    public void keepPicture(UUID buildId, UUID id, byte[] data) {
-        if (entities.find(BuildEntity.class, buildId, LockModeType.PESSIMISTIC_WRITE) == null) {
-            throw new NotStored(Kind.BUILD, buildId);
+    public void keepPicture(Kind owner, UUID ownerId, UUID id, byte[] data) {
+        Class<?> owning = owner == Kind.BUILD ? BuildEntity.class : CarEntity.class;
+        if (entities.find(owning, ownerId, LockModeType.PESSIMISTIC_WRITE) == null) {
+            throw new NotStored(owner, ownerId);
         }
-        BuildPictureEntity there = entities.find(BuildPictureEntity.class, id);
+        PictureEntity there = entities.find(pictures(owner), id);
         if (there == null) {
-            entities.persist(new BuildPictureEntity(id, buildId, data));
-        } else if (!there.buildId().equals(buildId) || !Arrays.equals(there.data(), data)) {
+            entities.persist(picture(owner, ownerId, id, data));
+        } else if (!there.owner().equals(ownerId) || !Arrays.equals(there.data(), data)) {
             throw new IdentityTaken(id);
         }
     }
 
+    static Class<? extends PictureEntity> pictures(Kind owner) {
+        return owner == Kind.BUILD ? BuildPictureEntity.class : CarPictureEntity.class;
+    }
+
+    static PictureEntity picture(Kind owner, UUID ownerId, UUID id, byte[] data) {
+        return owner == Kind.BUILD
+                ? new BuildPictureEntity(id, ownerId, data)
+                : new CarPictureEntity(id, ownerId, data);
+    }
+
     /**
-     * @param buildId a build
+     * @param owner whether they are a build's or a car's
+     * @param ownerId the build or the car
      * @return identities of its pictures, oldest first
      */
     @Transactional(readOnly = true)
-    public List<UUID> pictures(UUID buildId) {
+    public List<UUID> pictures(Kind owner, UUID ownerId) {
         return entities.createQuery(
-                        "select p.id from BuildPictureEntity p where p.buildId = :build order by p.createdAt, p.id",
+                        "select p.id from " + pictures(owner).getSimpleName()
+                                + " p where p.owner = :owner order by p.createdAt, p.id",
                         UUID.class)
-                .setParameter("build", buildId)
+                .setParameter("owner", ownerId)
                 .getResultList();
     }
 
     /**
-     * @param buildId a build
+     * @param owner whether it is a build's or a car's
+     * @param ownerId the build or the car
      * @param id a picture
      * @return the picture
      * @throws NotStored when there is none
      */
     @Transactional(readOnly = true)
-    public byte[] picture(UUID buildId, UUID id) {
-        BuildPictureEntity picture = entities.find(BuildPictureEntity.class, id);
-        if (picture == null || !picture.buildId().equals(buildId)) {
+    public byte[] picture(Kind owner, UUID ownerId, UUID id) {
+        PictureEntity picture = entities.find(pictures(owner), id);
+        if (picture == null || !picture.owner().equals(ownerId)) {
             throw new NotStored("picture", id);
         }
         return picture.data();

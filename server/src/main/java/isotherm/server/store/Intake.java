@@ -25,6 +25,7 @@ public class Intake {
             BuildEntity.class,
             BuildEntryEntity.class,
             BuildPictureEntity.class,
+            CarPictureEntity.class,
             CareEntryEntity.class,
             CataloguePartEntity.class);
 
@@ -107,12 +108,13 @@ public class Intake {
     }
 
     /**
-     * @param buildId a build
+     * @param owner whether it is a build's or a car's
+     * @param ownerId the build or the car
      * @param id identity of a picture
      * @param data the picture
      */
-    public void putPicture(UUID buildId, UUID id, byte[] data) {
-        entities.persist(new BuildPictureEntity(id, buildId, data));
+    public void putPicture(Kind owner, UUID ownerId, UUID id, byte[] data) {
+        entities.persist(Books.picture(owner, ownerId, id, data));
         entities.flush();
         entities.clear();
     }

@@ -44,6 +44,8 @@ class GarageFileTest {
     /** Characters at which some break lines and which JSON writes as they are. */
     private static final String BREAKS = " \u2028 \u2029 \u0085 ";
 
+    private static final String OF_THE_CAR = UUID.randomUUID().toString();
+
     private static RunningServer server;
     /** The garage of this test in a file. */
     private static byte[] file;
@@ -56,6 +58,17 @@ class GarageFileTest {
         wren.posted(wren.car() + "/designs", wren.demo().get("designs").get(0));
         wren.posted(wren.car() + "/designs", wren.demo().get("designs").get(1));
         keepLog(wren);
+        assertThat(server.put(wren.car() + "/pictures/" + OF_THE_CAR, picture(), "image/png")
+                        .statusCode())
+                .isEqualTo(204);
+        ObjectNode moved = (ObjectNode) wren.demo().get("designs").get(1).deepCopy();
+        moved.put("name", "with its horn moved");
+        moved.putArray("relocations")
+                .addObject()
+                .put("name", "horn")
+                .put("what", "MOVED")
+                .put("picture", OF_THE_CAR);
+        wren.posted(wren.car() + "/designs", moved);
         String build = wren.begin("Winter build", 1.4);
         String picture = UUID.randomUUID().toString();
         assertThat(server.put(build + "/pictures/" + picture, picture(), "image/png")
@@ -274,6 +287,19 @@ class GarageFileTest {
         String picture = entries.get(0).get("text").stringValue();
         assertThat(new String(file, StandardCharsets.ISO_8859_1)).doesNotContain(picture);
         assertThat(server.send("GET", build + "/pictures/" + picture, null).statusCode())
+                .isEqualTo(200);
+        // So does its design, whose picture is the car's.
+        String moved = JSON.readTree(
+                        server.send("GET", "/api/cars/" + car, null).body())
+                .get("designs")
+                .valueStream()
+                .flatMap(d -> d.get("design").path("relocations").valueStream())
+                .map(r -> r.get("picture").stringValue())
+                .findFirst()
+                .orElseThrow();
+        assertThat(moved).isNotEqualTo(OF_THE_CAR);
+        assertThat(server.send("GET", "/api/cars/" + car + "/pictures/" + moved, null)
+                        .statusCode())
                 .isEqualTo(200);
     }
 

@@ -38,7 +38,7 @@ class FixturesTest {
     }
 
     @ParameterizedTest
-    @ValueSource(ints = 4)
+    @ValueSource(ints = {4, 5})
     void aDatabaseOfAnEarlierVersionIsShownAndCanBeEdited(int version) throws Exception {
         try (RunningServer server =
                 RunningServer.on(database -> restore(database, "database-" + version + ".sql.gz"))) {
