@@ -5,7 +5,7 @@ import { word } from '../../words/words';
 import { CORE_FACES, POINTING } from '../faces';
 import type { Bracket } from './useBrackets';
 
-const SHEETS = ['ALUMINIUM_5754', 'ALUMINIUM_6082_T6', 'STEEL_DC01', 'STAINLESS_1_4301'] as const;
+export const SHEETS = ['ALUMINIUM_5754', 'ALUMINIUM_6082_T6', 'STEEL_DC01', 'STAINLESS_1_4301'] as const;
 
 /** One bracket: its hole on the car, its hole on the core, and its sheet. */
 export function BracketFields(props: {

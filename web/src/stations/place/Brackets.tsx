@@ -4,9 +4,11 @@ import { usePresets } from '../../bench/presets';
 import { useBench } from '../../bench/workbench';
 import { Button, Heading, Muted, Row } from '../../kit/kit';
 import { PatternPicture } from '../../pictures/PatternPicture';
+import { SheetPicture } from '../../pictures/SheetPicture';
 import { usePreferences } from '../../preferences/preferences';
 import { BracketFields } from './BracketFields';
 import type { Placement } from './Mounts';
+import { usePanels } from './usePanels';
 import { useBrackets, type Bracket } from './useBrackets';
 
 const MOST = 8;
@@ -67,10 +69,10 @@ export function BracketList(props: { placement: Placement; depthMm: number; move
 }
 
 const FILES = [
-  { id: 'patterns.pdf?paper=A4', name: 'PDF on A4', file: 'brackets.pdf' },
-  { id: 'patterns.pdf?paper=A3', name: 'PDF on A3', file: 'brackets.pdf' },
-  { id: 'patterns.svg', name: 'SVG', file: 'brackets.svg' },
-  { id: 'patterns.dxf', name: 'DXF', file: 'brackets.dxf' },
+  { id: 'patterns.pdf?paper=A4', name: 'PDF on A4', file: 'sheet-metal.pdf' },
+  { id: 'patterns.pdf?paper=A3', name: 'PDF on A3', file: 'sheet-metal.pdf' },
+  { id: 'patterns.svg', name: 'SVG', file: 'sheet-metal.svg' },
+  { id: 'patterns.dxf', name: 'DXF', file: 'sheet-metal.dxf' },
 ] as const;
 
 /** What the brackets come to: their patterns, what cannot stay so, and the files to print or cut by. */
@@ -78,8 +80,9 @@ export function BracketPatterns() {
   const { car, design } = useBench();
   const { say, show } = usePreferences();
   const folded = useBrackets();
+  const panels = usePanels();
   const [problem, setProblem] = useState<string>();
-  if (folded.length === 0) {
+  if (folded.length + panels.length === 0) {
     return null;
   }
   const load = (id: string, file: string) =>
@@ -88,12 +91,12 @@ export function BracketPatterns() {
       (e: Error) => setProblem(e.message),
     );
   return (
-    <section aria-label="Brackets" style={{ display: 'flex', flexDirection: 'column', gap: 8 }}>
+    <section aria-label="Sheet metal" style={{ display: 'flex', flexDirection: 'column', gap: 8 }}>
       <Row style={{ justifyContent: 'space-between' }}>
-        <Heading>Brackets, before they are bent</Heading>
+        <Heading>Sheet metal, before it is bent</Heading>
         <Row>
           {FILES.map((f) => (
-            <Button key={f.id} aria-label={`Brackets, ${f.name}`} onPress={() => void load(f.id, f.file)}>
+            <Button key={f.id} aria-label={`Sheet metal, ${f.name}`} onPress={() => void load(f.id, f.file)}>
               {f.name}
             </Button>
           ))}
@@ -106,6 +109,16 @@ export function BracketPatterns() {
           {b.problems.map((p) => (
             <p key={p.kind} style={{ margin: '2px 0' }}>
               ✕ {b.mark}: {say(p.what)}
+            </p>
+          ))}
+        </div>
+      ))}
+      {panels.map((p) => (
+        <div key={p.mark}>
+          {p.flat && <SheetPicture mark={p.mark} flat={p.flat} />}
+          {p.problems.map((x) => (
+            <p key={x.kind} style={{ margin: '2px 0' }}>
+              ✕ {p.mark}: {say(x.what)}
             </p>
           ))}
         </div>

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { CarDocument, CoolerDocument, Schemas } from '../../api/client';
 import { queries } from '../../api/queries';
 import { Findings } from '../Findings';
+import { Space } from '../Space';
 import { usePreferences } from '../../preferences/preferences';
 import { Held, useBench } from '../../bench/workbench';
 
@@ -20,8 +21,10 @@ import { AirflowAssumptions } from './AirflowAssumptions';
 import { RadiatorFields } from '../duty/RadiatorFields';
 import { AddCore } from '../core/AddCore';
 import { BracketList, BracketPatterns } from './Brackets';
+import { PanelList } from './Panels';
 import { PlacementFields } from './PlacementFields';
 import { Mounts, Placement } from './Mounts';
+import { Relocations } from './Relocations';
 
 const GRID_MM = 5;
 
@@ -52,6 +55,9 @@ function usePlacement() {
   const key = {
     nose: car.nose,
     placement,
+    bay: car.bay?.boxes,
+    moves: design.plumbing?.engineMovesMm,
+    relocations: design.relocations?.map((r) => r.name),
     core: cooler && [
       cooler.construction,
       cooler.rows,
@@ -78,6 +84,9 @@ function usePlacement() {
     shadedPercent: a.shadedPercent,
     sealingPercent: a.sealingPercent,
     openingCm2: Math.max(5, a.openingCm2),
+    // Heat that was put in by hand stays where the drawing knows of none.
+    ...(a.heatAheadKw > 0 ? { heatAheadKw: a.heatAheadKw } : {}),
+    ...(a.intakeBehind ? { intakeBehind: true } : {}),
   });
   const take = useRef<() => void>(undefined);
   useEffect(() => {
@@ -96,17 +105,21 @@ function usePlacement() {
     (cooler.place !== answer.place ||
       Math.abs(cooler.shadedPercent - answer.shadedPercent) > 0.6 ||
       Math.abs(cooler.sealingPercent - answer.sealingPercent) > 0.6 ||
-      Math.abs(cooler.openingCm2 - Math.max(5, answer.openingCm2)) > 1);
+      Math.abs(cooler.openingCm2 - Math.max(5, answer.openingCm2)) > 1 ||
+      (answer.heatAheadKw > 0 && Math.abs((cooler.heatAheadKw ?? 0) - answer.heatAheadKw) > 0.06) ||
+      (answer.intakeBehind && cooler.intakeBehind !== true));
   return { fit: answer, move, placement, differs, takeDrawn: () => take.current?.(), error: fit.error };
 }
 
 function Placed() {
-  const { car, outcome, drag } = useBench();
+  const { car, design, outcome, drag } = useBench();
   const { cooler, set } = useCooler();
   const { show } = usePreferences();
   const { fit, move, placement, differs, takeDrawn, error } = usePlacement();
   const [marked, setMarked] = useState<Marked>({ list: 'parts', index: 0 });
   const [measuring, setMeasuring] = useState(false);
+  const [space, setSpace] = useState(false);
+  const [selected, setSelected] = useState<string>();
   const core = outcome?.core;
   const nose = car.nose;
   if (!cooler) {
@@ -163,6 +176,13 @@ function Placed() {
                 onChange={(skidPlate) => move({ ...placement, skidPlate })}
               />
             )}
+            {placement && (
+              <Toggle
+                label="Baffle at the outlet"
+                value={placement.baffle === true}
+                onChange={(baffle) => move({ ...placement, baffle })}
+              />
+            )}
           </Fields>
           <FanFields />
           <div>
@@ -186,7 +206,21 @@ function Placed() {
                 <BracketList placement={placement} depthMm={cooler.depthMm} move={move} />
               </Fold>
             )}
+            <Fold
+              name="What moves or is cut"
+              short={design.relocations?.length ? `${design.relocations.length}` : 'nothing'}
+            >
+              <Relocations inTheWay={fit?.clearances.filter((c) => c.mm < c.keepsMm).map((c) => c.name) ?? []} />
+            </Fold>
             <OtherRadiator />
+            {placement && (
+              <Fold
+                name="Shroud sides, deflectors"
+                short={placement.panels?.length ? `${placement.panels.length}` : 'none'}
+              >
+                <PanelList placement={placement} move={move} />
+              </Fold>
+            )}
             {placement && nose && (
               <Fold name="Template, true to size" short="PDF, SVG, DXF">
                 <TemplateFiles />
@@ -202,6 +236,13 @@ function Placed() {
       pictures={
         <>
           {nose && (
+            <Row style={{ justifyContent: 'space-between' }}>
+              <Heading>Nose</Heading>
+              <Toggle label="View in space" value={space} onChange={setSpace} />
+            </Row>
+          )}
+          {nose && space && <Space about="core" selected={selected} onSelect={setSelected} />}
+          {nose && !space && (
             <NosePicture
               nose={nose}
               at={placement}

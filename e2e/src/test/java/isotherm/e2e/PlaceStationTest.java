@@ -150,7 +150,7 @@ class PlaceStationTest extends Workshop {
     void aBracketIsFoldedFromTwoPointsAndSaysWhatCannotStaySo() throws IOException {
         unfold("Brackets");
         button("One bracket more").click();
-        Locator brackets = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Brackets"));
+        Locator brackets = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Sheet metal"));
         assertThat(brackets.getByRole(AriaRole.IMG))
                 .hasAttribute("aria-label", Pattern.compile("^Pattern of bracket A: .* 1 bends$"));
         assertThat(brackets).containsText("The bracket goes through: condenser");
@@ -165,7 +165,7 @@ class PlaceStationTest extends Workshop {
         choose("A core, face looks", "to the left");
         assertThat(brackets.getByText(Pattern.compile("^✕"))).hasCount(0);
         saved();
-        Download dxf = page.waitForDownload(() -> button("Brackets, DXF").click());
+        Download dxf = page.waitForDownload(() -> button("Sheet metal, DXF").click());
         assertThat(Files.readString(dxf.path())).contains("CIRCLE");
         button("Remove bracket A").click();
         assertThat(brackets).hasCount(0);

@@ -26,7 +26,13 @@ public record BracketProblem(Kind kind, Message what) {
         /** The two faces look at each other so that no strip joins them. */
         FOLDED_BACK,
         /** It goes through something. */
-        THROUGH;
+        THROUGH,
+        /** A flange too narrow to be bent and drilled. */
+        FLANGE,
+        /** An edge that does not lie in the face that its flange lies on. */
+        OFF_FACE,
+        /** A panel too small for its bends. */
+        NARROW;
 
         @Override
         public String chapter() {

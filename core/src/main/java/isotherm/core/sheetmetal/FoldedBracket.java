@@ -257,6 +257,26 @@ public record FoldedBracket(
         return false;
     }
 
+    /** @return its legs as folded, each by its four corners in the middle of the thickness, m; none without a pattern */
+    public List<List<Vector3D>> faces() {
+        if (flat.isEmpty()) {
+            return List.of();
+        }
+        double half = flat.get().width() / 2;
+        double aside = bracket.core().subtract(bracket.car()).dotProduct(across);
+        List<List<Vector3D>> faces = new ArrayList<>();
+        int last = corners.size() - 1;
+        for (int i = 1; i <= last; i++) {
+            Vector3D along = corners.get(i).subtract(corners.get(i - 1)).normalize();
+            Vector3D from = corners.get(i - 1).add(i == 1 ? -bracket.edge() : 0, along);
+            Vector3D to = corners.get(i).add(i == last ? bracket.edge() : 0, along);
+            Vector3D left = new Vector3D(aside / 2 - half, across);
+            Vector3D right = new Vector3D(aside / 2 + half, across);
+            faces.add(List.of(from.add(left), to.add(left), to.add(right), from.add(right)));
+        }
+        return faces;
+    }
+
     /** @return mass, kg; 0 without a pattern */
     public double mass() {
         return flat.map(f -> f.length()

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.hipparchus.geometry.euclidean.twod.Vector2D;
 
 /** Flat patterns at their true size, one above the other on one sheet, with a scale bar to prove the print. */
 public final class PatternDrawing {
@@ -20,18 +21,25 @@ public final class PatternDrawing {
 
     /**
      * @param name what the design is called
-     * @param brackets those that are drawn; one without a pattern is left out
-     * @return the drawing, each pattern seen from its upper face with the car's end to the left
+     * @param sheets what is drawn; what cannot be folded is left out
+     * @return the drawing, each pattern seen from its upper face, a bracket's with the car's end to the left
      */
-    public static Template of(String name, List<FoldedBracket> brackets) {
+    public static Template of(String name, SheetWork sheets) {
         List<FoldedBracket> made =
-                brackets.stream().filter(b -> b.flat().isPresent()).toList();
+                sheets.brackets().stream().filter(b -> b.flat().isPresent()).toList();
+        List<FoldedPanel> panels =
+                sheets.panels().stream().filter(p -> p.flat().isPresent()).toList();
         double width = Template.BAR + 10;
         double height = MARGIN + FOOT;
         for (FoldedBracket b : made) {
             FlatPattern p = b.flat().orElseThrow();
             width = Math.max(width, p.length() * 1e3);
             height += p.width() * 1e3 + GAP + CAPTION;
+        }
+        for (FoldedPanel p : panels) {
+            Box box = Box.of(p.flat().orElseThrow());
+            width = Math.max(width, box.width());
+            height += box.height() + GAP + CAPTION;
         }
         width += 2 * MARGIN;
         List<Template.Shape> s = new ArrayList<>();
@@ -40,10 +48,19 @@ public final class PatternDrawing {
             pattern(s, b, b.flat().orElseThrow(), MARGIN, y);
             y += b.flat().orElseThrow().width() * 1e3 + GAP + CAPTION;
         }
+        for (FoldedPanel p : panels) {
+            Box box = Box.of(p.flat().orElseThrow());
+            panel(s, p, box, y);
+            y += box.height() + GAP + CAPTION;
+        }
         double left = (width - Template.BAR) / 2;
         Shapes.bar(s, left, MARGIN + 8);
         s.add(new Template.Word(
-                Layer.NOTE, left, MARGIN + 21, 4, name + ": brackets, upper face, car's end to the left"));
+                Layer.NOTE,
+                left,
+                MARGIN + 21,
+                4,
+                name + ": sheet metal, upper faces; a bracket's car end to the left"));
         s.add(
                 new Template.Word(
                         Layer.NOTE,
@@ -52,6 +69,76 @@ public final class PatternDrawing {
                         3,
                         "Print at 100 %, not fitted to the page. The bar has to measure 300 mm; measure it before anything is cut."));
         return new Template(width, height, List.copyOf(s));
+    }
+
+    /** What a flat sheet takes on the drawing, mm. */
+    private record Box(double left, double bottom, double width, double height) {
+        static Box of(FlatSheet f) {
+            double left = Double.POSITIVE_INFINITY;
+            double bottom = Double.POSITIVE_INFINITY;
+            double right = Double.NEGATIVE_INFINITY;
+            double top = Double.NEGATIVE_INFINITY;
+            for (Vector2D p : f.outline()) {
+                left = Math.min(left, p.getX() * 1e3);
+                right = Math.max(right, p.getX() * 1e3);
+                bottom = Math.min(bottom, p.getY() * 1e3);
+                top = Math.max(top, p.getY() * 1e3);
+            }
+            return new Box(left, bottom, right - left, top - bottom);
+        }
+    }
+
+    private static void panel(List<Template.Shape> s, FoldedPanel p, Box box, double y) {
+        FlatSheet f = p.flat().orElseThrow();
+        double dx = MARGIN - box.left();
+        double dy = y - box.bottom();
+        for (int i = 0; i < f.outline().size(); i++) {
+            line(
+                    s,
+                    Layer.OUTLINE,
+                    f.outline().get(i),
+                    f.outline().get((i + 1) % f.outline().size()),
+                    dx,
+                    dy);
+        }
+        for (Vector2D h : f.holes()) {
+            Shapes.hole(s, h.getX() * 1e3 + dx, h.getY() * 1e3 + dy, p.panel().hole() * 1e3);
+        }
+        for (FlatSheet.Fold fold : f.folds()) {
+            line(s, Layer.BEND, fold.from(), fold.to(), dx, dy);
+            Vector2D middle = fold.from().add(fold.to()).scalarMultiply(0.5e3);
+            s.add(new Template.Word(
+                    Layer.NOTE,
+                    middle.getX() + dx + 1.5,
+                    middle.getY() + dy + 2,
+                    WORDS,
+                    way(fold.angle(), p.panel().radius())));
+        }
+        s.add(new Template.Word(
+                Layer.NOTE,
+                MARGIN,
+                y + box.height() + 2,
+                CAPTION,
+                String.format(
+                        Locale.ROOT,
+                        "%s  %.1f mm thick%s",
+                        p.panel().mark(),
+                        p.panel().thickness() * 1e3,
+                        p.good() ? "" : "  NOT GOOD YET")));
+    }
+
+    private static void line(List<Template.Shape> s, Layer layer, Vector2D a, Vector2D b, double dx, double dy) {
+        s.add(new Template.Line(
+                layer, a.getX() * 1e3 + dx, a.getY() * 1e3 + dy, b.getX() * 1e3 + dx, b.getY() * 1e3 + dy));
+    }
+
+    private static String way(double angle, double radius) {
+        return String.format(
+                Locale.ROOT,
+                "%s %.0f, R %.1f",
+                angle > 0 ? "up" : "down",
+                Math.abs(Math.toDegrees(angle)),
+                radius * 1e3);
     }
 
     private static void pattern(List<Template.Shape> s, FoldedBracket b, FlatPattern p, double x, double y) {
@@ -68,12 +155,7 @@ public final class PatternDrawing {
                     at + 1.5,
                     y + 2,
                     WORDS,
-                    String.format(
-                            Locale.ROOT,
-                            "%s %.0f, R %.1f",
-                            bend.angle() > 0 ? "up" : "down",
-                            Math.abs(Math.toDegrees(bend.angle())),
-                            b.bracket().radius() * 1e3)));
+                    way(bend.angle(), b.bracket().radius())));
         }
         s.add(new Template.Word(Layer.NOTE, x, y + w + 2, CAPTION, caption(b, p)));
     }

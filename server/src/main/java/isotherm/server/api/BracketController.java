@@ -1,7 +1,9 @@
 package isotherm.server.api;
 
 import isotherm.server.files.TemplateFiles;
+import isotherm.server.garage.PanelDocument;
 import isotherm.server.plumbing.Brackets;
+import isotherm.server.plumbing.Panels;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.springframework.http.MediaType;
@@ -21,12 +23,23 @@ class BracketController {
         return Brackets.answer(question);
     }
 
+    @PostMapping("/panels")
+    List<Panels.PanelAnswer> panels(@RequestBody Brackets.BracketQuestion question) {
+        return Panels.answer(question);
+    }
+
+    /** The four sides of a shroud from an opening to a placed core, to be kept in the design. */
+    @PostMapping("/shroud")
+    List<PanelDocument> shroud(@RequestBody Panels.ShroudQuestion question) {
+        return Panels.shroud(question);
+    }
+
     @PostMapping("/patterns.svg")
     ResponseEntity<byte[]> svg(@RequestBody Brackets.BracketQuestion question) {
         return TemplateController.file(
                 TemplateFiles.svg(Brackets.drawing(question)).getBytes(StandardCharsets.UTF_8),
                 TemplateController.SVG,
-                "brackets.svg");
+                "sheet-metal.svg");
     }
 
     @PostMapping("/patterns.dxf")
@@ -34,7 +47,7 @@ class BracketController {
         return TemplateController.file(
                 TemplateFiles.dxf(Brackets.drawing(question)).getBytes(StandardCharsets.US_ASCII),
                 TemplateController.DXF,
-                "brackets.dxf");
+                "sheet-metal.dxf");
     }
 
     @PostMapping("/patterns.pdf")
@@ -42,6 +55,6 @@ class BracketController {
             @RequestBody Brackets.BracketQuestion question,
             @RequestParam(defaultValue = "A4") TemplateFiles.Paper paper) {
         return TemplateController.file(
-                TemplateFiles.pdf(Brackets.drawing(question), paper), MediaType.APPLICATION_PDF, "brackets.pdf");
+                TemplateFiles.pdf(Brackets.drawing(question), paper), MediaType.APPLICATION_PDF, "sheet-metal.pdf");
     }
 }

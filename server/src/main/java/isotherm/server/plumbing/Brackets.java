@@ -9,7 +9,9 @@ import isotherm.core.nose.Template;
 import isotherm.core.route.Bay;
 import isotherm.core.sheetmetal.BracketProblem;
 import isotherm.core.sheetmetal.FoldedBracket;
+import isotherm.core.sheetmetal.FoldedPanel;
 import isotherm.core.sheetmetal.PatternDrawing;
+import isotherm.core.sheetmetal.SheetWork;
 import isotherm.server.contract.Checked;
 import isotherm.server.contract.MessageDocument;
 import isotherm.server.contract.Missing;
@@ -20,6 +22,7 @@ import isotherm.server.garage.DesignDocument;
 import isotherm.server.garage.PlumbingDocument;
 import java.util.ArrayList;
 import java.util.List;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /** Brackets of a design, folded from their sheets. */
 public final class Brackets {
@@ -52,6 +55,7 @@ public final class Brackets {
      * @param problems what cannot stay so
      * @param flat its pattern; missing where its holes cannot be joined
      * @param corners of the middle of its thickness, from the car to the core
+     * @param faces its legs as folded, each by its four corners
      * @param massKg mass
      */
     public record BracketAnswer(
@@ -59,6 +63,7 @@ public final class Brackets {
             List<BracketTrouble> problems,
             @Missing("its holes cannot be joined") FlatDocument flat,
             List<PlumbingDocument.PointDocument> corners,
+            List<List<PlumbingDocument.PointDocument>> faces,
             double massKg) {}
 
     /**
@@ -102,7 +107,9 @@ public final class Brackets {
      * @return its brackets
      */
     public static List<BracketAnswer> answer(BracketQuestion q) {
-        return folded(q.car(), q.design()).stream().map(Brackets::written).toList();
+        return folded(q.car(), q.design()).brackets().stream()
+                .map(Brackets::written)
+                .toList();
     }
 
     /**
@@ -116,27 +123,36 @@ public final class Brackets {
     /**
      * @param car a car
      * @param design a design
-     * @return its brackets; none where the core is not placed
+     * @return its brackets and panels; none where the core is not placed
      */
-    public static List<FoldedBracket> folded(CarDocument car, DesignDocument design) {
-        if (design.cooler() == null
-                || design.cooler().placement() == null
-                || design.cooler().placement().brackets() == null) {
-            return List.of();
+    public static SheetWork folded(CarDocument car, DesignDocument design) {
+        if (design.cooler() == null || design.cooler().placement() == null) {
+            return SheetWork.NONE;
         }
         Placement at = design.cooler().placement().toCore();
         Core core = design.toCore().cooler().orElseThrow().core();
         List<Bay.Box> about = new ArrayList<>();
-        about.add(CorePorts.box(core, at));
         if (car.nose() != null) {
             about.addAll(Bay.of(car.nose().toCore()));
         }
         if (car.bay() != null) {
             about.addAll(car.bay().toCore().boxes());
         }
-        return design.cooler().placement().brackets().stream()
-                .map(b -> FoldedBracket.of(b.toCore(at), about))
-                .toList();
+        about.removeIf(b -> design.moved().stream().anyMatch(r -> r.name().equals(b.name())));
+        List<Bay.Box> andCore = new ArrayList<>(about);
+        andCore.add(CorePorts.box(core, at));
+        var drawn = design.cooler().placement();
+        return new SheetWork(
+                drawn.brackets() == null
+                        ? List.of()
+                        : drawn.brackets().stream()
+                                .map(b -> FoldedBracket.of(b.toCore(at), andCore))
+                                .toList(),
+                drawn.panels() == null
+                        ? List.of()
+                        : drawn.panels().stream()
+                                .map(p -> FoldedPanel.of(p.toCore(at), about))
+                                .toList());
     }
 
     private static BracketAnswer written(FoldedBracket b) {
@@ -158,10 +174,17 @@ public final class Brackets {
                                         .toList()))
                         .orElse(null),
                 b.corners().stream().map(PlumbingDocument.PointDocument::of).toList(),
+                faces(b.faces()),
                 round(b.mass(), 3));
     }
 
-    private static double mm(double m) {
+    static List<List<PlumbingDocument.PointDocument>> faces(List<List<Vector3D>> faces) {
+        return faces.stream()
+                .map(f -> f.stream().map(PlumbingDocument.PointDocument::of).toList())
+                .toList();
+    }
+
+    static double mm(double m) {
         return round(m * 1e3, 2);
     }
 }
