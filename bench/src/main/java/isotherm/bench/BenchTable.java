@@ -2,11 +2,13 @@ package isotherm.bench;
 
 import java.util.Collection;
 import java.util.Locale;
+import org.openjdk.jmh.annotations.Mode;
 import org.openjdk.jmh.results.RunResult;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 import org.openjdk.jmh.runner.options.VerboseMode;
+import org.openjdk.jmh.util.Statistics;
 
 /** Runs the benchmarks and prints them as a table. */
 public final class BenchTable {
@@ -32,6 +34,17 @@ public final class BenchTable {
         System.out.println("|---|---|---|");
         for (RunResult r : results) {
             String name = r.getParams().getBenchmark();
+            if (r.getParams().getMode() == Mode.SampleTime) {
+                Statistics all = r.getPrimaryResult().getStatistics();
+                System.out.printf(
+                        Locale.ROOT,
+                        "| %s %s, median | %s | worst %s |%n",
+                        name.substring(name.lastIndexOf('.') + 1),
+                        r.getParams().getParam("car"),
+                        time(all.getPercentile(50)),
+                        time(all.getMax()));
+                continue;
+            }
             System.out.printf(
                     Locale.ROOT,
                     "| %s | %s | %s |%n",
@@ -44,6 +57,9 @@ public final class BenchTable {
             if (name.endsWith("session25MinutesAdaptive")) {
                 adaptive = r.getPrimaryResult().getScore();
             }
+        }
+        if (Double.isNaN(fixed) || Double.isNaN(adaptive)) {
+            return;
         }
         System.out.printf(
                 Locale.ROOT,

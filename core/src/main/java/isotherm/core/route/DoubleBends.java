@@ -18,7 +18,7 @@ final class DoubleBends {
     private final RouteGrid grid;
     private final Surroundings space;
     private final double radius;
-    private final Map<Long, Boolean> known = new HashMap<>();
+    private final Map<Long, Boolean> known = new HashMap<>(1 << 14);
 
     DoubleBends(RouteGrid grid, Surroundings space, double radius) {
         this.grid = grid;

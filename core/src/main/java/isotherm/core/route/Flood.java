@@ -2,8 +2,12 @@ package isotherm.core.route;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
+import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalInt;
+import java.util.PriorityQueue;
+import java.util.function.IntPredicate;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -36,15 +40,16 @@ final class Flood {
     }
 
     /**
-     * @param box number of the box that may be passed; {@link Surroundings#NOTHING} for none
+     * @param box number of the box that may be passed
      * @return steps from the first end by way of each way-point to the last end; empty when there is no way
      */
     OptionalInt steps(int box) {
         int[] boxes = boxes();
+        IntPredicate passable = cell -> boxes[cell] == Surroundings.NOTHING || boxes[cell] == box;
         int sum = 0;
         int[] from = stages.get(0);
         for (int[] to : stages.subList(1, stages.size())) {
-            int steps = steps(boxes, box, from, to);
+            int steps = steps(passable, from, to);
             if (steps < 0) {
                 return OptionalInt.empty();
             }
@@ -54,56 +59,110 @@ final class Flood {
         return OptionalInt.of(sum);
     }
 
+    /**
+     * Whether water gets from end to end past everything that stands there. Cells near to the next stage are looked at first: where
+     * there is a way, most of the room is never asked about.
+     *
+     * @return whether there is a way at all
+     */
+    boolean leads() {
+        int[] from = stages.get(0);
+        for (int[] to : stages.subList(1, stages.size())) {
+            if (!leads(from, to)) {
+                return false;
+            }
+            from = to;
+        }
+        return true;
+    }
+
+    private boolean leads(int[] from, int[] to) {
+        BitSet goals = new BitSet();
+        Arrays.stream(to).filter(cell -> grid.slack(cell) >= 0).forEach(goals::set);
+        if (goals.isEmpty()) {
+            return false;
+        }
+        int[] goal = coordinates(goals.nextSetBit(0));
+        BitSet seen = new BitSet();
+        PriorityQueue<int[]> open = new PriorityQueue<>(Comparator.comparingInt(c -> c[1]));
+        for (int cell : from) {
+            if (grid.slack(cell) >= 0) {
+                seen.set(cell);
+                open.add(new int[] {cell, off(cell, goal)});
+            }
+        }
+        while (!open.isEmpty()) {
+            int cell = open.remove()[0];
+            if (goals.get(cell)) {
+                return true;
+            }
+            for (int n : neighbours(cell)) {
+                if (n >= 0 && !seen.get(n) && grid.slack(n) >= 0) {
+                    seen.set(n);
+                    open.add(new int[] {n, off(n, goal)});
+                }
+            }
+        }
+        return false;
+    }
+
+    private int[] coordinates(int cell) {
+        return new int[] {cell / sizes[2] / sizes[1], cell / sizes[2] % sizes[1], cell % sizes[2]};
+    }
+
+    private int off(int cell, int[] goal) {
+        int[] at = coordinates(cell);
+        return Math.abs(at[0] - goal[0]) + Math.abs(at[1] - goal[1]) + Math.abs(at[2] - goal[2]);
+    }
+
+    private int[] neighbours(int cell) {
+        int[] at = coordinates(cell);
+        return new int[] {
+            at[0] > 0 ? cell - sizes[1] * sizes[2] : -1,
+            at[0] + 1 < sizes[0] ? cell + sizes[1] * sizes[2] : -1,
+            at[1] > 0 ? cell - sizes[2] : -1,
+            at[1] + 1 < sizes[1] ? cell + sizes[2] : -1,
+            at[2] > 0 ? cell - 1 : -1,
+            at[2] + 1 < sizes[2] ? cell + 1 : -1
+        };
+    }
+
     private int[] boxes() {
         int[] known = only;
         if (known == null) {
             known = new int[grid.size()];
-            Arrays.setAll(known, cell -> space.onlyBreaker(grid.point(cell)));
+            Arrays.setAll(
+                    known, cell -> grid.slack(cell) >= 0 ? Surroundings.NOTHING : space.onlyBreaker(grid.point(cell)));
             only = known;
         }
         return known;
     }
 
-    private int steps(int[] boxes, int box, int[] from, int[] to) {
-        int[] steps = new int[boxes.length];
+    private int steps(IntPredicate passable, int[] from, int[] to) {
+        int[] steps = new int[grid.size()];
         Arrays.fill(steps, -1);
-        int[] queue = new int[boxes.length];
+        int[] queue = new int[grid.size()];
         int end = 0;
         for (int cell : from) {
-            if (steps[cell] < 0 && passable(boxes[cell], box)) {
+            if (steps[cell] < 0 && passable.test(cell)) {
                 steps[cell] = 0;
                 queue[end++] = cell;
             }
         }
         for (int head = 0; head < end; head++) {
             int cell = queue[head];
-            int z = cell % sizes[2];
-            int y = cell / sizes[2] % sizes[1];
-            int x = cell / sizes[2] / sizes[1];
-            int[] next = {
-                x > 0 ? cell - sizes[1] * sizes[2] : -1,
-                x + 1 < sizes[0] ? cell + sizes[1] * sizes[2] : -1,
-                y > 0 ? cell - sizes[2] : -1,
-                y + 1 < sizes[1] ? cell + sizes[2] : -1,
-                z > 0 ? cell - 1 : -1,
-                z + 1 < sizes[2] ? cell + 1 : -1
-            };
-            for (int n : next) {
-                if (n >= 0 && steps[n] < 0 && passable(boxes[n], box)) {
+            for (int n : neighbours(cell)) {
+                if (n >= 0 && steps[n] < 0 && passable.test(n)) {
                     steps[n] = steps[cell] + 1;
                     queue[end++] = n;
                 }
             }
         }
         return Arrays.stream(to)
-                .filter(cell -> passable(boxes[cell], box))
+                .filter(cell -> passable.test(cell))
                 .map(cell -> steps[cell])
                 .filter(n -> n >= 0)
                 .min()
                 .orElse(-1);
-    }
-
-    private static boolean passable(int there, int box) {
-        return there == Surroundings.NOTHING || there == box;
     }
 }

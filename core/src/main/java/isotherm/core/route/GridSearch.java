@@ -197,12 +197,13 @@ final class GridSearch {
         Map<Integer, List<Arrival>> goalCells = new HashMap<>();
         to.forEach(
                 a -> goalCells.computeIfAbsent(a.cell(), c -> new ArrayList<>()).add(a));
-        double[][] targets = to.stream()
-                .map(a -> new double[] {
-                    grid.point(a.cell()).getX(),
-                    grid.point(a.cell()).getY(),
-                    grid.point(a.cell()).getZ(),
-                    a.cost()
+        // Of arrivals at one cell the cheapest says what is still to come at least.
+        double[][] targets = goalCells.entrySet().stream()
+                .map(e -> new double[] {
+                    grid.point(e.getKey()).getX(),
+                    grid.point(e.getKey()).getY(),
+                    grid.point(e.getKey()).getZ(),
+                    e.getValue().stream().mapToDouble(Arrival::cost).min().orElse(0)
                 })
                 .toArray(double[][]::new);
         from.forEach(s -> push(open, best, s));
@@ -211,7 +212,7 @@ final class GridSearch {
             if (statesSeen++ % ASKED_EVERY == 0 && cancelled.getAsBoolean()) {
                 throw new CancellationException("Nobody waits for this route any more");
             }
-            if (states == FEW_STATES && flood.steps(Surroundings.NOTHING).isEmpty()) {
+            if (states == FEW_STATES && !flood.leads()) {
                 return Optional.empty();
             }
             GridState s = open.remove();

@@ -56,6 +56,23 @@ public record RoutePath(List<Vector3D> corners, List<Double> radii) {
         return Vector3D.distance(corners.get(i), corners.get(i + 1)) - tangent(i) - tangent(i + 1);
     }
 
+    /** All turns, each asked for once; 0 at both ends. */
+    private double[] turns() {
+        double[] turns = new double[corners.size()];
+        for (int i = 1; i + 1 < turns.length; i++) {
+            turns[i] = turn(i);
+        }
+        return turns;
+    }
+
+    private double straight(int i, double[] turns) {
+        return Vector3D.distance(corners.get(i), corners.get(i + 1)) - tangent(i, turns) - tangent(i + 1, turns);
+    }
+
+    private double tangent(int i, double[] turns) {
+        return i == 0 || i == turns.length - 1 ? 0 : radii.get(i - 1) * Math.tan(turns[i] / 2);
+    }
+
     /** @return whether every arc finds room between its neighbours and no corner turns back on itself */
     public boolean fits() {
         for (int i = 0; i + 1 < corners.size(); i++) {
@@ -63,8 +80,9 @@ public record RoutePath(List<Vector3D> corners, List<Double> radii) {
                 return false;
             }
         }
+        double[] turns = turns();
         for (int i = 0; i + 1 < corners.size(); i++) {
-            if (i > 0 && turn(i) > Math.PI * 0.98 || !(straight(i) >= -TOLERANCE)) {
+            if (turns[i] > Math.PI * 0.98 || !(straight(i, turns) >= -TOLERANCE)) {
                 return false;
             }
         }
@@ -73,9 +91,10 @@ public record RoutePath(List<Vector3D> corners, List<Double> radii) {
 
     /** @return length of the centre line, m */
     public double length() {
+        double[] turns = turns();
         double length = 0;
         for (int i = 0; i + 1 < corners.size(); i++) {
-            length += straight(i) + (i > 0 ? radii.get(i - 1) * turn(i) : 0);
+            length += straight(i, turns) + (i > 0 ? radii.get(i - 1) * turns[i] : 0);
         }
         return length;
     }
@@ -105,35 +124,42 @@ public record RoutePath(List<Vector3D> corners, List<Double> radii) {
      * @return points on the centre line from end to end, m
      */
     public List<Vector3D> points(double step) {
-        List<Vector3D> points = new ArrayList<>();
+        Walk walk = walk(step);
+        List<Vector3D> points = new ArrayList<>(walk.count());
+        for (int i = 0; i < walk.count(); i++) {
+            points.add(walk.point(i));
+        }
+        return List.copyOf(points);
+    }
+
+    /**
+     * The same points, each made when it is asked for: who passes over most of them does not pay for them.
+     *
+     * @param step greatest distance between two points, m
+     * @return a walk along the centre line
+     */
+    Walk walk(double step) {
+        double[] turns = turns();
+        Walk walk = new Walk(corners.get(0), 2 * corners.size());
         Vector3D at = corners.get(0);
-        points.add(at);
         for (int i = 1; i < corners.size(); i++) {
             Vector3D corner = corners.get(i);
             Vector3D along = corner.subtract(corners.get(i - 1)).normalize();
-            Vector3D until = corner.subtract(new Vector3D(tangent(i), along));
+            Vector3D until = corner.subtract(new Vector3D(tangent(i, turns), along));
             double straight = Vector3D.distance(at, until);
-            int n = (int) Math.ceil(straight / step);
-            for (int k = 1; k <= n; k++) {
-                points.add(at.add(new Vector3D(straight * k / n, along)));
-            }
+            walk.straight(at, along, straight, (int) Math.ceil(straight / step));
             at = until;
-            if (i + 1 < corners.size() && turn(i) > TOLERANCE) {
-                double turn = turn(i);
+            if (i + 1 < corners.size() && turns[i] > TOLERANCE) {
+                double turn = turns[i];
                 double radius = radii.get(i - 1);
                 Vector3D next = corners.get(i + 1).subtract(corner).normalize();
                 Vector3D inward =
                         next.subtract(new Vector3D(Math.cos(turn), along)).normalize();
-                int m = Math.max(2, (int) Math.ceil(radius * turn / step));
-                for (int k = 1; k <= m; k++) {
-                    double phi = turn * k / m;
-                    points.add(
-                            at.add(new Vector3D(radius * Math.sin(phi), along, radius * (1 - Math.cos(phi)), inward)));
-                }
-                at = points.get(points.size() - 1);
+                walk.arc(at, along, inward, radius, turn, Math.max(2, (int) Math.ceil(radius * turn / step)));
+                at = walk.point(walk.count() - 1);
             }
         }
-        return List.copyOf(points);
+        return walk;
     }
 
     /** @return unit vector in which it leaves its first end */

@@ -107,9 +107,10 @@ final class Smoothing {
                                 to.subtract(new Vector3D(in, path.arriving())),
                                 to),
                         radius);
-                if (next.fits() && cost(next) < cost && good(next)) {
+                double c = next.fits() ? cost(next) : Double.POSITIVE_INFINITY;
+                if (c < cost && good(next)) {
                     best = next;
-                    cost = cost(next);
+                    cost = c;
                 }
             }
         }
@@ -145,9 +146,10 @@ final class Smoothing {
                 List<Vector3D> corners = new ArrayList<>(best.corners());
                 corners.remove(i);
                 RoutePath next = RoutePath.of(corners, radius);
-                if (next.fits() && cost(next) < cost && good(next)) {
+                double c = next.fits() ? cost(next) : Double.POSITIVE_INFINITY;
+                if (c < cost && good(next)) {
                     best = next;
-                    cost = cost(next);
+                    cost = c;
                     better = true;
                 }
             }

@@ -1,12 +1,12 @@
 package isotherm.core.route;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
+import org.jspecify.annotations.Nullable;
 
 /** What a hose of one diameter has to keep clear of, and how much room is left at a point. */
 public final class Surroundings {
@@ -32,6 +32,10 @@ public final class Surroundings {
     private final boolean sleeved;
     /** The box round all other hoses: what is far from it is far from them. */
     private final Bay.Box round;
+    /** What can be nearest where; null where there is so little that asking all is as fast. */
+    private final @Nullable Blocks blocks;
+
+    private static final int FEW = 6;
 
     /**
      * @param bay the bay
@@ -60,6 +64,7 @@ public final class Surroundings {
         this.reaches = reaches(boxes, holes);
         this.toOther = outside + SEPARATOR;
         this.round = round(this.others);
+        this.blocks = boxes.length + others.length > FEW ? new Blocks(this) : null;
     }
 
     private static double[] bounds(Bay.Box[] boxes) {
@@ -122,6 +127,7 @@ public final class Surroundings {
         this.others = others;
         this.toOther = whole.toOther;
         this.round = whole.round;
+        this.blocks = null;
         this.boxes = new Bay.Box[chosen.length];
         this.needed = new double[chosen.length];
         this.bounds = new double[6 * chosen.length];
@@ -146,7 +152,7 @@ public final class Surroundings {
             }
         }
         boolean far = others.length == 0 || round.distance(p) - toOther >= reach;
-        return new Surroundings(this, Arrays.copyOf(chosen, n), far ? NO_OTHERS : others);
+        return new Surroundings(this, Arrays.copyOf(chosen, n), far ? NO_OTHERS : othersWithin(p, reach));
     }
 
     /** @return the bay */
@@ -168,21 +174,69 @@ public final class Surroundings {
      * @return room left there beyond what has to be kept, m; negative where it is too near; never steeper than distance itself
      */
     public double slack(Vector3D p) {
+        Blocks known = blocks;
+        Blocks.Near near = known == null ? null : known.at(p);
+        if (near == null) {
+            return slackOfAll(p);
+        }
+        double least = bay.room().within(p) - radius;
+        for (int i : near.boxes()) {
+            if (roomAtLeast(p, i) < least) {
+                least = Math.min(least, slack(p, i));
+            }
+        }
+        return toOthers(p, near.others(), least);
+    }
+
+    /** Room left at a point, asked of everything there is. */
+    double slackOfAll(Vector3D p) {
         double least = bay.room().within(p) - radius;
         for (int i = 0; i < boxes.length; i++) {
             // The longest of the three distances is never more than the distance itself: most boxes are dismissed by
             // it.
-            if (atLeast(p, i) - needed[i] < least) {
+            if (roomAtLeast(p, i) < least) {
                 least = Math.min(least, slack(p, i));
             }
         }
-        if (others.length > 0 && round.distance(p) - toOther < least) {
-            for (Vector3D o : others) {
-                // The chord between two points of the other hose bulges by next to nothing.
-                least = Math.min(least, Vector3D.distance(p, o) - toOther);
+        return toOthers(p, others, least);
+    }
+
+    /** Room left at a point if nothing that has holes were there. */
+    double slackOfSolid(Vector3D p) {
+        double least = bay.room().within(p) - radius;
+        for (int i = 0; i < boxes.length; i++) {
+            if (holes[i].length == 0 && roomAtLeast(p, i) < least) {
+                least = Math.min(least, slack(p, i));
             }
         }
+        return toOthers(p, others, least);
+    }
+
+    private double toOthers(Vector3D p, Vector3D[] points, double room) {
+        if (points.length == 0 || round.distance(p) - toOther >= room) {
+            return room;
+        }
+        double least = room;
+        for (Vector3D o : points) {
+            // The chord between two points of the other hose bulges by next to nothing.
+            least = Math.min(least, Vector3D.distance(p, o) - toOther);
+        }
         return least;
+    }
+
+    int count() {
+        return boxes.length;
+    }
+
+    /** Room to a box that a point has at least, m. */
+    double roomAtLeast(Vector3D p, int i) {
+        return atLeast(p, i) - needed[i];
+    }
+
+    Vector3D[] othersWithin(Vector3D p, double room) {
+        return Arrays.stream(others)
+                .filter(o -> Vector3D.distance(p, o) - toOther <= room)
+                .toArray(Vector3D[]::new);
     }
 
     private double atLeast(Vector3D p, int i) {
@@ -320,69 +374,22 @@ public final class Surroundings {
         }
     }
 
-    private static final double LEAST_STEP = 4e-3;
+    static final double LEAST_STEP = 4e-3;
 
     /**
      * @param path a path
      * @return whether its whole centre line is clear
      */
     boolean clear(RoutePath path) {
-        List<Vector3D> points = path.points(LEAST_STEP);
+        Walk walk = path.walk(LEAST_STEP);
         int i = 0;
-        while (i < points.size()) {
-            double slack = slack(points.get(i));
+        while (i < walk.count()) {
+            double slack = slack(walk.point(i));
             if (slack < 0) {
                 return false;
             }
             i += Math.max(1, (int) (slack / LEAST_STEP));
         }
-        return slack(points.get(points.size() - 1)) >= 0;
-    }
-
-    /**
-     * Somewhere along a hose that cannot stay so.
-     *
-     * @param at where it is, m
-     * @param what what is too near
-     * @param kind what it is; empty for the bay's edge, the other hose, or a bend
-     * @param missing how much is missing, m
-     */
-    public record Trouble(Vector3D at, String what, Optional<Bay.Kind> kind, double missing) {}
-
-    /**
-     * @param path a path
-     * @param bendRadius least radius of the hose, m
-     * @return everything that cannot stay so, worst place of each; empty for a good one
-     */
-    public List<Trouble> troubles(RoutePath path, double bendRadius) {
-        List<Trouble> troubles = new ArrayList<>();
-        for (Vector3D p : path.points(LEAST_STEP)) {
-            double slack = slack(p);
-            if (slack < -1e-6) {
-                String name = nearest(p);
-                Trouble trouble = new Trouble(
-                        p,
-                        name,
-                        bay.boxes().stream()
-                                .filter(b -> b.name().equals(name))
-                                .map(Bay.Box::kind)
-                                .findFirst(),
-                        -slack);
-                Optional<Trouble> same =
-                        troubles.stream().filter(t -> t.what().equals(name)).findFirst();
-                if (same.isEmpty()) {
-                    troubles.add(trouble);
-                } else if (same.get().missing() < trouble.missing()) {
-                    troubles.set(troubles.indexOf(same.get()), trouble);
-                }
-            }
-        }
-        for (int i = 1; i + 1 < path.corners().size(); i++) {
-            double radius = path.radii().get(i - 1);
-            if (path.turn(i) > 1e-6 && radius < bendRadius - 1e-9) {
-                troubles.add(new Trouble(path.corners().get(i), "bend", Optional.empty(), bendRadius - radius));
-            }
-        }
-        return List.copyOf(troubles);
+        return slack(walk.point(walk.count() - 1)) >= 0;
     }
 }

@@ -65,6 +65,43 @@ class SurroundingsTest {
         }
     }
 
+    /** What stands in a cube of the room is only a shorter list of the same things. */
+    @ParameterizedTest
+    @ValueSource(longs = {4, 5, 6, 7})
+    void roomByCubesIsTheRoomThatAskingEverythingGives(long seed) {
+        Random r = new Random(seed);
+        List<Bay.Box> boxes = new ArrayList<>();
+        List<Bay.Hole> holes = new ArrayList<>();
+        for (int i = 0; i < 14; i++) {
+            Vector3D low = random(r);
+            Bay.Kind kind = Bay.Kind.values()[r.nextInt(Bay.Kind.values().length)];
+            double thin = kind == Bay.Kind.PANEL ? 0.003 : 0.3 * r.nextDouble();
+            boxes.add(new Bay.Box(
+                    "box " + i, kind, low, low.add(new Vector3D(0.5 * r.nextDouble(), 0.5 * r.nextDouble(), thin))));
+            if (kind == Bay.Kind.PANEL) {
+                holes.add(new Bay.Hole(
+                        "hole",
+                        "box " + i,
+                        low.add(new Vector3D(0.1, 0.1, 0)),
+                        Bay.Axis.ALONG,
+                        0.04 + 0.1 * r.nextDouble()));
+            }
+        }
+        RoutePath other = RoutePath.of(List.of(random(r), random(r)), 0.1);
+        Surroundings space = new Surroundings(new Bay(ROOM, boxes, holes), OUTSIDE, List.of(other), true);
+        for (int n = 0; n < 20_000; n++) {
+            Vector3D p = random(r);
+            assertThat(space.slack(p)).isEqualTo(space.slackOfAll(p));
+        }
+        for (Bay.Hole h : holes) {
+            for (int n = 0; n < 2000; n++) {
+                Vector3D p = h.centre()
+                        .add(new Vector3D(0.1 * r.nextGaussian(), 0.1 * r.nextGaussian(), 0.03 * r.nextGaussian()));
+                assertThat(space.slack(p)).isEqualTo(space.slackOfAll(p));
+            }
+        }
+    }
+
     @Test
     void distanceFromABoxIsNegativeInsideAndToItsEdgeOutside() {
         assertThat(BOX.distance(new Vector3D(0.1, 0.5, 0.7))).isEqualTo(-0.1, within(1e-12));
@@ -91,7 +128,7 @@ class SurroundingsTest {
     void troublesNameEachThingOnceAtItsWorst() {
         Surroundings space = new Surroundings(new Bay(ROOM, List.of(BOX), List.of()), OUTSIDE, List.of(), false);
         RoutePath through = RoutePath.of(List.of(new Vector3D(-0.3, 0.5, 0.7), new Vector3D(0.5, 0.5, 0.7)), 0.1);
-        assertThat(space.troubles(through, 0.08)).singleElement().satisfies(t -> {
+        assertThat(Trouble.of(space, through, 0.08)).singleElement().satisfies(t -> {
             assertThat(t.what()).isEqualTo("box");
             assertThat(t.kind()).contains(Bay.Kind.SOLID);
             assertThat(t.missing()).isEqualTo(0.1 + 0.018, within(4e-3));
@@ -100,7 +137,7 @@ class SurroundingsTest {
         RoutePath tight = RoutePath.of(
                 List.of(new Vector3D(-0.5, 0.2, 0.2), new Vector3D(-0.2, 0.2, 0.2), new Vector3D(-0.2, 0.2, 0.4)),
                 0.05);
-        assertThat(space.troubles(tight, 0.08)).singleElement().satisfies(t -> {
+        assertThat(Trouble.of(space, tight, 0.08)).singleElement().satisfies(t -> {
             assertThat(t.what()).isEqualTo("bend");
             assertThat(t.missing()).isEqualTo(0.03, within(1e-9));
         });

@@ -1,0 +1,76 @@
+package isotherm.bench;
+
+import isotherm.core.catalogue.CorePart;
+import isotherm.core.catalogue.PlumbingParts;
+import isotherm.core.parts.Parts;
+import isotherm.server.contract.DocumentReader;
+import isotherm.server.plumbing.PlumbQuestion;
+import isotherm.server.plumbing.Plumbed;
+import isotherm.server.plumbing.PlumbingSolver;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The plumbing of the demo garage's cars, as the page asks for it: routes, fittings, pressures and bill. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.SampleTime)
+@OutputTimeUnit(TimeUnit.MICROSECONDS)
+@Fork(1)
+@Warmup(iterations = 4, time = 2)
+@Measurement(iterations = 5, time = 3)
+public class PlumbBenchmarks {
+    private static final JsonMapper JSON = new JsonMapper();
+
+    /** The car, by its file in the demo garage. */
+    @Param({"1-corvid", "2-hauler", "3-wren"})
+    public String car = "1-corvid";
+
+    private final Parts parts = PlumbingParts.shipped();
+    private final List<CorePart> cores = CorePart.shipped();
+
+    @SuppressWarnings("NullAway.Init")
+    private PlumbQuestion question;
+
+    /**
+     * Reads the first design of the car that has its plumbing.
+     *
+     * @throws IOException when the demo garage is not there
+     */
+    @Setup
+    public void read() throws IOException {
+        Path demo = Path.of(System.getProperty("isotherm.demo", "demo"));
+        JsonNode file = JSON.readTree(Files.readString(demo.resolve(car + ".json")));
+        ObjectNode asked = JSON.createObjectNode();
+        asked.set("car", file.get("car"));
+        asked.set("duty", file.get("duties").get(0));
+        for (JsonNode design : file.get("designs")) {
+            if (design.has("plumbing") && design.get("cooler").has("placement")) {
+                asked.set("design", design);
+                break;
+            }
+        }
+        question = DocumentReader.read(asked.toString(), PlumbQuestion.class);
+    }
+
+    /** @return what the plumbing comes to */
+    @Benchmark
+    public Plumbed plumbing() {
+        return PlumbingSolver.plumb(question, parts, cores, () -> false);
+    }
+}
