@@ -116,6 +116,18 @@ export const queries = {
       queryFn: body ? ({ signal }) => read(api.POST('/api/brackets', { body, signal })) : skipToken,
       ...drawn,
     }),
+  panels: (body: Schemas['BracketQuestion'] | undefined) =>
+    queryOptions({
+      queryKey: ['panels', body],
+      queryFn: body ? ({ signal }) => read(api.POST('/api/brackets/panels', { body, signal })) : skipToken,
+      ...drawn,
+    }),
+  space: (body: Schemas['SpaceQuestion']) =>
+    queryOptions({
+      queryKey: ['space', body],
+      queryFn: ({ signal }) => read(api.POST('/api/space', { body, signal })),
+      ...drawn,
+    }),
   learn: (body: Schemas['LearnQuestion'] | undefined) =>
     queryOptions({
       queryKey: ['learn', body],

@@ -23,9 +23,11 @@ import isotherm.server.logger.LoggerDocuments;
 import isotherm.server.plumbing.Brackets;
 import isotherm.server.plumbing.CorePartDocument;
 import isotherm.server.plumbing.HoseDocuments;
+import isotherm.server.plumbing.Panels;
 import isotherm.server.plumbing.PlumbQuestion;
 import isotherm.server.plumbing.Plumbed;
 import isotherm.server.plumbing.PlumbingPartDocuments;
+import isotherm.server.plumbing.Spaces;
 import isotherm.server.proof.Proof;
 import isotherm.server.session.DutiesQuestions;
 import isotherm.server.session.EvidenceQuestions;
@@ -92,6 +94,8 @@ class OpenApiConfiguration {
                     PlumbingPartDocuments.class,
                     HoseDocuments.class,
                     Brackets.class,
+                    Panels.class,
+                    Spaces.class,
                     Imported.class)) {
                 collect(holder, records);
                 for (Class<?> type : holder.getDeclaredClasses()) {

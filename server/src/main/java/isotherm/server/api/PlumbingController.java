@@ -14,9 +14,11 @@ import isotherm.server.plumbing.PlumbQuestion;
 import isotherm.server.plumbing.Plumbed;
 import isotherm.server.plumbing.PlumbingPartDocuments;
 import isotherm.server.plumbing.PlumbingSolver;
+import isotherm.server.plumbing.Spaces;
 import isotherm.server.store.Settings;
 import isotherm.words.UnitChoice;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.ContentDisposition;
@@ -62,6 +64,12 @@ class PlumbingController {
         var parts = catalogue.parts();
         var all = cores.parts();
         return desk.ask(asker, dropped -> PlumbingSolver.plumb(question, parts, all, dropped));
+    }
+
+    /** What stands in space, for a view that turns; its hoses are the plumbing's. */
+    @PostMapping("/space")
+    List<Spaces.Body> space(@RequestBody Spaces.SpaceQuestion question) {
+        return Spaces.answer(question);
     }
 
     @PostMapping("/plumb/bill.csv")
