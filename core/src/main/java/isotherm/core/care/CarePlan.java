@@ -24,9 +24,11 @@ public final class CarePlan {
      * @param oilAtChange oil at each change, the cooler's share included, m³
      * @param coolersShare the cooler's share of it, m³
      * @param hoseYears years that the hoses last; empty when it is not known which they are
+     * @param retorqued joints whose makers want them tightened again at each change of the oil, by name
      * @return the tasks, in the order in which they first come
      */
-    public static List<Task> tasks(double oilAtChange, double coolersShare, Optional<Integer> hoseYears) {
+    public static List<Task> tasks(
+            double oilAtChange, double coolersShare, Optional<Integer> hoseYears, List<String> retorqued) {
         List<Task> tasks = new ArrayList<>();
         tasks.add(task(
                 Task.Kind.JOINTS,
@@ -47,6 +49,17 @@ public final class CarePlan {
                 List.of(Task.Happening.FILTER_CHANGE),
                 Optional.empty(),
                 OptionalDouble.empty()));
+        if (!retorqued.isEmpty()) {
+            tasks.add(new Task(
+                    Task.Kind.RETORQUE,
+                    List.of(Task.Happening.FILTER_CHANGE),
+                    Optional.empty(),
+                    OptionalDouble.empty(),
+                    OptionalDouble.empty(),
+                    false,
+                    Optional.empty(),
+                    Task.Kind.RETORQUE.say("what").name("joints", String.join("; ", retorqued))));
+        }
         tasks.add(new Task(
                 Task.Kind.OIL,
                 List.of(),

@@ -42,6 +42,8 @@ public record Task(
         JOINTS_AGAIN("joints-500"),
         /** The bolt that holds the takeoff. */
         CENTRE_BOLT("centre-bolt"),
+        /** Joints whose makers want them tightened again at each change of the oil. */
+        RETORQUE("retorque"),
         /** Oil and filter. */
         OIL("oil"),
         /** Both hoses, wherever they pass something. */

@@ -44,7 +44,8 @@ class CareBookTest {
     }
 
     private CareBook book() {
-        return new CareBook(CarePlan.tasks(6.3e-3, 0.8e-3, Optional.of(6)), BUILT, OptionalDouble.of(START), entries);
+        return new CareBook(
+                CarePlan.tasks(6.3e-3, 0.8e-3, Optional.of(6), List.of()), BUILT, OptionalDouble.of(START), entries);
     }
 
     private CareBook.Due due(String task, LocalDate today) {
@@ -197,7 +198,7 @@ class CareBookTest {
     @Test
     void whatCanBeWrittenIsNotRefused() {
         OptionalDouble none = OptionalDouble.empty();
-        for (Task t : CarePlan.tasks(6e-3, 1e-3, Optional.of(4))) {
+        for (Task t : CarePlan.tasks(6e-3, 1e-3, Optional.of(4), List.of())) {
             assertThat(refusal(CareEntry.Kind.DONE, t.id(), none, ""))
                     .as(t.id())
                     .isEmpty();
@@ -262,8 +263,8 @@ class CareBookTest {
 
     @Test
     void withoutAnOdometerDistanceIsNotGuessed() {
-        CareBook blind =
-                new CareBook(CarePlan.tasks(6e-3, 1e-3, Optional.empty()), BUILT, OptionalDouble.empty(), List.of());
+        CareBook blind = new CareBook(
+                CarePlan.tasks(6e-3, 1e-3, Optional.empty(), List.of()), BUILT, OptionalDouble.empty(), List.of());
         assertThat(blind.odometer()).isEmpty();
         CareBook.Due look = blind.due(BUILT.plusYears(3)).stream()
                 .filter(d -> d.task().id().equals("joints-500"))
@@ -276,5 +277,19 @@ class CareBookTest {
 
     private static Message happened(Task.Happening event, String day) {
         return CareReason.HAPPENED.say("text").choose("event", event).name("day", day);
+    }
+
+    @Test
+    void jointsWhoseMakersWantItAreTightenedAtEachChangeOfTheOil() {
+        assertThat(CarePlan.tasks(6e-3, 1e-3, Optional.of(4), List.of()))
+                .extracting(Task::kind)
+                .doesNotContain(Task.Kind.RETORQUE);
+        assertThat(CarePlan.tasks(6e-3, 1e-3, Optional.of(4), List.of("takeoff and hose end")))
+                .filteredOn(t -> t.kind() == Task.Kind.RETORQUE)
+                .singleElement()
+                .satisfies(t -> {
+                    assertThat(t.after()).containsExactly(Task.Happening.FILTER_CHANGE);
+                    assertThat(t.what().values().get("joints").toString()).contains("takeoff and hose end");
+                });
     }
 }

@@ -6,6 +6,7 @@ import isotherm.core.care.CareEntry;
 import isotherm.core.care.CarePlan;
 import isotherm.core.care.Task;
 import isotherm.core.parts.HoseType;
+import isotherm.core.parts.MakersFigure;
 import isotherm.core.parts.Parts;
 import isotherm.core.simulate.PressureCheck;
 import isotherm.server.build.BuildDocuments.BuildDocument;
@@ -14,6 +15,7 @@ import isotherm.server.care.CareDocuments.CareTask;
 import isotherm.server.care.CareDocuments.CareView;
 import isotherm.server.care.CareDocuments.WrittenEntry;
 import isotherm.server.contract.MessageDocument;
+import isotherm.server.plumbing.Choices;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -65,7 +67,12 @@ public final class Care {
                         .findFirst())
                 .map(HoseType::family)
                 .map(HoseType.Family::years);
-        return CarePlan.tasks(car.oilVolume() + share, share, years);
+        List<String> again = Choices.joints(build.car(), build.design(), parts).stream()
+                .filter(j -> j.tightening().retorque() == MakersFigure.Retorque.EACH_OIL_CHANGE)
+                .map(j -> j.first() + " and " + j.second())
+                .distinct()
+                .toList();
+        return CarePlan.tasks(car.oilVolume() + share, share, years, again);
     }
 
     /**

@@ -4,9 +4,7 @@ import isotherm.core.car.Car;
 import isotherm.core.car.Design;
 import isotherm.core.line.Line;
 import isotherm.core.parts.End;
-import isotherm.core.parts.HoseType;
 import isotherm.core.parts.Parts;
-import isotherm.core.parts.Takeoff;
 import isotherm.core.plumb.Planner;
 import isotherm.core.plumb.Plumbing;
 import isotherm.core.route.Bay;
@@ -14,7 +12,6 @@ import isotherm.core.takeoff.FilterStand;
 import isotherm.server.contract.DocumentReader;
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.contract.Problem;
-import isotherm.server.garage.MakersFigureDocument;
 import isotherm.server.garage.PlumbingDocument;
 import java.util.ArrayList;
 import java.util.List;
@@ -38,56 +35,14 @@ record PlumbingGround(
     private static final double LONGEST_WIRE = 8000;
 
     static PlumbingGround of(PlumbQuestion q, Parts parts, BooleanSupplier left) {
-        PlumbingDocument p = q.design().plumbing();
-        Optional<Takeoff> takeoff = parts.takeoffs().stream()
-                .filter(t -> t.number().equals(p.takeoff()))
-                .findFirst();
-        Optional<HoseType> hose =
-                parts.hoses().stream().filter(h -> h.number().equals(p.hose())).findFirst();
-        List<Problem> problems = new ArrayList<>();
-        if (takeoff.isEmpty()) {
-            problems.add(
-                    Problem.of("/design/plumbing/takeoff", p.takeoff(), "There is no such takeoff in the catalogue"));
-        }
-        if (hose.isEmpty()) {
-            problems.add(Problem.of("/design/plumbing/hose", p.hose(), "There is no such hose in the catalogue"));
-        }
-        if (!problems.isEmpty()) {
-            throw new InvalidDocument(problems);
-        }
         Bay bay = q.car().bay() == null
                 ? Bay.free(List.of(Vector3D.ZERO), 1)
                 : q.car().bay().toCore();
         if (q.car().nose() != null) {
             bay = bay.with(Bay.of(q.car().nose().toCore()));
         }
-        Plumbing.Choice choice = new Plumbing.Choice(
-                takeoff.orElseThrow(),
-                Math.toRadians(p.clockDeg()),
-                hose.orElseThrow(),
-                p.wish(),
-                p.feedPoints().stream()
-                        .map(PlumbingDocument.PointDocument::toCore)
-                        .toList(),
-                p.backPoints().stream()
-                        .map(PlumbingDocument.PointDocument::toCore)
-                        .toList(),
-                p.sleeved(),
-                p.feed() == null ? Plumbing.FeedPort.LOWER : p.feed(),
-                p.engineMovesMm() * 1e-3,
-                q.design().keepFactoryExchanger(),
-                p.circuit(exchangerOff(q)),
-                Optional.ofNullable(p.coreFigure()).flatMap(MakersFigureDocument::toCore));
+        Plumbing.Choice choice = Choices.of(q.car(), q.design(), parts);
         return new PlumbingGround(q, q.car().toCore(), q.design().toCore(), bay, choice, parts, left);
-    }
-
-    /** A car's exchanger that the design does not keep: on its coolant's side, or as a height on the filter's stud. */
-    private static boolean exchangerOff(PlumbQuestion q) {
-        boolean coolant = q.car().factoryExchangerWPerK() != null;
-        boolean stud = q.car().bay() != null
-                && q.car().bay().stand().exchangerMm() != null
-                && q.car().bay().stand().exchangerMm() > 0;
-        return (coolant || stud) && !q.design().keepFactoryExchanger();
     }
 
     /** Looks for the routes; refuses what takes more steps than somebody would wait for. */
