@@ -8,7 +8,9 @@ import isotherm.core.car.Car;
 import isotherm.core.car.Design;
 import isotherm.core.duty.CruiseDuty;
 import isotherm.core.exchanger.Core;
+import isotherm.core.exchanger.CoreLayout;
 import isotherm.core.exchanger.CoreModel;
+import isotherm.core.exchanger.CoreSheet;
 import isotherm.core.findings.Assessment;
 import isotherm.core.findings.Finding;
 import isotherm.core.findings.Findings;
@@ -158,5 +160,38 @@ class ColdCircuitTest {
             assertThat(x.what().figure("pressure")).isCloseTo(highest, within(1.0));
             assertThat(x.what().figure("bound")).isCloseTo(highest + more, within(1.0));
         });
+    }
+
+    @Test
+    void aCoreThatWasNeverTestedAtSuchAPressureFails() {
+        Design design = DemoCars.design(16, Place.LOWER_GRILLE_AHEAD);
+        double highest = PressureCheck.of(
+                        CAR,
+                        design,
+                        Simulator.run(CAR, DemoCars.session(6), design).peak())
+                .highestAtCore();
+        Core d = design.cooler().orElseThrow().core();
+        CoreLayout own = d.layout();
+        Core tested = new Core(
+                d.construction(),
+                d.rows(),
+                d.width(),
+                d.depth(),
+                d.passes(),
+                d.finish(),
+                d.ports(),
+                d.detail().ratedFor(highest + 1e5),
+                Optional.of(new CoreSheet(
+                        d.outsideWidth(),
+                        d.outsideHeight(),
+                        own.ports(),
+                        own.holes(),
+                        OptionalDouble.of(highest - 1e4))));
+        Finding f = Findings.of(Assessment.of(CAR, DemoCars.session(6), design.withCore(tested))).stream()
+                .filter(x -> x.topic() == Finding.Topic.CORE_PRESSURE)
+                .findFirst()
+                .orElseThrow();
+        assertThat(f.severity()).isEqualTo(Finding.Severity.FAILS);
+        assertThat(f.what().figure("test")).isCloseTo(highest - 1e4, within(1.0));
     }
 }
