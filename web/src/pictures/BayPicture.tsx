@@ -3,8 +3,8 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import styled, { useTheme } from 'styled-components';
 import type { Schemas } from '../api/client';
 import { usePreferences } from '../preferences/preferences';
-import { Picture } from '../kit/layout';
 import { whole, windowOf, worst, type Room } from './bayWindow';
+import { Drawing, hold, pointerIn, stepOf } from './drawing';
 import { beside, inside, placed, type Label, type Rect } from './labels';
 import { useWidth } from './useWidth';
 
@@ -13,23 +13,12 @@ type Box = Schemas['BoxDocument'];
 type Line = Schemas['PlumbedLine'];
 export type Which = 'feed' | 'return';
 
-const Frame = styled(Picture)`
-  & svg {
-    touch-action: none;
-  }
+const Frame = styled(Drawing)`
   & text {
-    user-select: none;
     font-size: 11px;
   }
   & .strong {
     font-size: 12px;
-  }
-  & g[role='slider'] {
-    outline: 0;
-    cursor: grab;
-  }
-  & g[role='slider']:focus-visible circle.edge {
-    stroke-width: 4;
   }
 `;
 
@@ -50,6 +39,7 @@ interface Props {
   readonly onDrag: (on: boolean) => void;
 }
 
+const STEP_MM = 10;
 const GAP = 30;
 const TOP = 20;
 const FOOT = 6;
@@ -117,8 +107,7 @@ export function BayPicture(props: Props) {
     const now = dragging.current;
     const from = now && points[now.which][now.index];
     if (now && from) {
-      const box = e.currentTarget.getBoundingClientRect();
-      onMove(now.which, now.index, now.view.back(e.clientX - box.left, e.clientY - box.top, from));
+      onMove(now.which, now.index, now.view.back(...pointerIn(e), from));
     }
   };
   const end = () => {
@@ -128,14 +117,7 @@ export function BayPicture(props: Props) {
     }
   };
   const keys = (view: View, which: Which, index: number, p: Point) => (e: KeyboardEvent) => {
-    const by = e.shiftKey ? 1 : 10;
-    const moves: Record<string, readonly [number, number]> = {
-      ArrowLeft: [-by, 0],
-      ArrowRight: [by, 0],
-      ArrowUp: [0, by],
-      ArrowDown: [0, -by],
-    };
-    const m = moves[e.key];
+    const m = stepOf(e, STEP_MM);
     if (m) {
       e.preventDefault();
       onMove(
@@ -252,10 +234,8 @@ export function BayPicture(props: Props) {
                       aria-valuetext={`${show(p.xMm, 'length')} across, ${show(p.yMm, 'length')} up, ${show(p.zMm, 'length')} back`}
                       onKeyDown={keys(view, which, i, p)}
                       onPointerDown={(e) => {
-                        const svg = e.currentTarget.ownerSVGElement as SVGSVGElement;
                         dragging.current = { view, which, index: i };
-                        svg.setPointerCapture(e.pointerId);
-                        e.currentTarget.focus();
+                        hold(e);
                         onDrag(true);
                       }}
                     >

@@ -1,43 +1,14 @@
 import { scaleLinear } from 'd3-scale';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import styled, { useTheme } from 'styled-components';
+import { useTheme } from 'styled-components';
 import type { Schemas } from '../api/client';
 import { usePreferences } from '../preferences/preferences';
 import type { CarDocument } from '../api/client';
 import { CoreDetails } from './CoreDetails';
+import { Drawing, hold, pointerIn, stepOf } from './drawing';
 import { useWidth } from './useWidth';
 
 export type Nose = NonNullable<CarDocument['nose']>;
-
-const Frame = styled.figure`
-  margin: 0;
-  & svg {
-    display: block;
-    touch-action: none;
-  }
-  & text {
-    font-size: 12px;
-    fill: ${(p) => p.theme.soft};
-    font-variant-numeric: tabular-nums;
-    user-select: none;
-  }
-  & .strong {
-    fill: ${(p) => p.theme.ink};
-    font-weight: 600;
-  }
-  & .halo {
-    paint-order: stroke;
-    stroke: ${(p) => p.theme.paper};
-    stroke-width: 4px;
-  }
-  & g[role='slider'] {
-    outline: 0;
-    cursor: grab;
-  }
-  & g[role='slider']:focus-visible .edge {
-    stroke-width: 3.5;
-  }
-`;
 
 interface Rect {
   readonly leftMm: number;
@@ -65,6 +36,7 @@ interface Props {
   readonly mostHeight: number;
 }
 
+const STEP_MM = 5;
 const GAP = 34;
 const FOOT = 18;
 const TOP = 18;
@@ -95,25 +67,20 @@ export function NosePicture({ nose, at, fit, airMPerS, marked, onMove, onDrag, m
     if (!at) {
       return;
     }
-    const svg = e.currentTarget.ownerSVGElement as SVGSVGElement;
-    const box = svg.getBoundingClientRect();
-    const px = e.clientX - box.left;
-    const py = e.clientY - box.top;
+    const [px, py] = pointerIn(e);
     dragging.current = {
       view,
       dx: view === 'front' ? fx.invert(px) - at.xMm : sz.invert(px) - at.zMm,
       dy: fy.invert(py) - at.yMm,
     };
-    svg.setPointerCapture(e.pointerId);
-    e.currentTarget.focus();
+    hold(e);
     onDrag(true);
   };
   const drag = (e: PointerEvent<SVGSVGElement>) => {
     const d = dragging.current;
     if (d && at) {
-      const box = e.currentTarget.getBoundingClientRect();
-      const px = e.clientX - box.left;
-      const y = fy.invert(e.clientY - box.top) - d.dy;
+      const [px, py] = pointerIn(e);
+      const y = fy.invert(py) - d.dy;
       onMove(
         d.view === 'front'
           ? { ...at, xMm: fx.invert(px) - d.dx, yMm: y }
@@ -126,14 +93,7 @@ export function NosePicture({ nose, at, fit, airMPerS, marked, onMove, onDrag, m
     onDrag(false);
   };
   const keys = (view: 'front' | 'side') => (e: KeyboardEvent) => {
-    const by = e.shiftKey ? 1 : 5;
-    const moves: Record<string, readonly [number, number]> = {
-      ArrowLeft: [-by, 0],
-      ArrowRight: [by, 0],
-      ArrowUp: [0, by],
-      ArrowDown: [0, -by],
-    };
-    const m = moves[e.key];
+    const m = stepOf(e, STEP_MM);
     if (m && at) {
       e.preventDefault();
       onMove(
@@ -149,13 +109,13 @@ export function NosePicture({ nose, at, fit, airMPerS, marked, onMove, onDrag, m
     width: r.widthMm * scale,
     height: r.heightMm * scale,
   });
-  const solid = (kind: string) => kind === 'BEAM' || kind === 'PLATE' || kind === 'OTHER';
+  const solid = (kind: string) => ['BEAM', 'PLATE', 'HORN', 'LINES', 'OTHER'].includes(kind);
   const order = [...nose.parts].sort((a, b) => b.frontMm + b.depthMm - (a.frontMm + a.depthMm));
   const said = fit
     ? `${fit.shadedPercent.toFixed(0)} % shaded, ${show(fit.openingCm2, 'area')} of opening, ${show(fit.crushClearanceMm, 'length')} behind what crushes`
     : '';
   return (
-    <Frame ref={ref}>
+    <Drawing ref={ref}>
       <svg
         width={width}
         height={height}
@@ -305,7 +265,7 @@ export function NosePicture({ nose, at, fit, airMPerS, marked, onMove, onDrag, m
           crushes
         </text>
       </svg>
-    </Frame>
+    </Drawing>
   );
 }
 
