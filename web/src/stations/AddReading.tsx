@@ -33,7 +33,7 @@ export function AddReading(props: { onClose: () => void; onAdd: (reading: Readin
   const { starts, usual } = usePresets();
   const [dash, setDash] = useState({ shownC: car.limits.targetHighC, errorC: usual.dashErrorK });
   const [pressure, setPressure] = useState(starts.measuredPressure);
-  const [heat, setHeat] = useState({ oilFlowLPerMin: 30, oilInC: 120, faceSpeedMPerS: 8, airInC: 25, heatKw: 12 });
+  const [heat, setHeat] = useState(starts.makersHeat);
   const choices = kind === 'dash' ? designs : cooled;
   const driven = choices.find((d) => d.id === drivenDesign) ?? choices[0];
   const asDriven = duties.find((d) => d.id === drivenDuty)?.duty;

@@ -70,8 +70,9 @@ export function Catalogue({ onClose }: { onClose: () => void }) {
       tell(x);
     }
   };
-  const take = (p: Part) => {
+  const take = ({ part: p, efficacyPercent }: Entry) => {
     set({
+      efficacyPercent,
       construction: p.construction,
       rows: p.rows,
       widthMm: p.widthMm,
@@ -173,11 +174,7 @@ export function Catalogue({ onClose }: { onClose: () => void }) {
                         Remove
                       </Button>
                     )}
-                    <Button
-                      aria-label={`Take ${words(e.part, show)}`}
-                      isDisabled={!cooler}
-                      onPress={() => take(e.part)}
-                    >
+                    <Button aria-label={`Take ${words(e.part, show)}`} isDisabled={!cooler} onPress={() => take(e)}>
                       Take it
                     </Button>
                   </Row>

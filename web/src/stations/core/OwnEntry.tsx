@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { range } from '../../api/descriptions';
-import { DocumentNumber } from '../../kit/fields';
-import { Button, Pick, QuantityField, Row, TextEntry } from '../../kit/kit';
-import { Fields } from '../../kit/layout';
+import type { Schemas } from '../../api/client';
+import { DocumentNumber, DocumentNumbers } from '../../kit/fields';
+import { Button, Fold, Pick, QuantityField, Row, TextEntry } from '../../kit/kit';
+import { Fields, Item } from '../../kit/layout';
 import { useCooler } from './coolerFields';
 import { usePresets } from '../../bench/presets';
 import { CONSTRUCTIONS, Part } from './part';
@@ -93,6 +94,7 @@ export function OwnEntry({ onDone }: { onDone: (part: Part) => Promise<void> }) 
           onChange={(price) => put({ price })}
         />
       </Fields>
+      <MakersHeat heats={part.heats ?? []} onChange={(heats) => put({ heats })} />
       <Row style={{ marginTop: 10 }}>
         <Button
           onPress={() =>
@@ -107,5 +109,43 @@ export function OwnEntry({ onDone }: { onDone: (part: Part) => Promise<void> }) 
         </Button>
       </Row>
     </section>
+  );
+}
+
+type Heat = Schemas['HeatPointDocument'];
+
+/** What the core’s maker says that it gives off, at one point or more: the core is fitted to it. */
+function MakersHeat({ heats, onChange }: { heats: readonly Heat[]; onChange: (heats: Heat[]) => void }) {
+  const { starts } = usePresets();
+  return (
+    <Fold name="Heat figures from its maker" short={heats.length === 0 ? 'none' : `${heats.length}`}>
+      {heats.map((h, i) => {
+        const set = (change: Partial<Heat>) => onChange(heats.map((x, k) => (k === i ? { ...x, ...change } : x)));
+        return (
+          <Item key={i} aria-label={`Heat figure ${i + 1}`}>
+            <Fields>
+              <DocumentNumbers
+                schema="HeatPointDocument"
+                value={h}
+                fields={[
+                  ['Heat given off', 'heatKw', { quantity: 'heat', step: 0.5, digits: 1 }],
+                  ['Oil flow', 'oilFlowLPerMin', { quantity: 'flow', step: 5 }],
+                  ['Oil inlet', 'oilInC', { quantity: 'temperature', step: 5 }],
+                  ['Air speed at the face', 'faceSpeedMPerS', { quantity: 'airSpeed', step: 1 }],
+                  ['Air inlet', 'airInC', { quantity: 'temperature', step: 5 }],
+                ]}
+                onChange={set}
+              />
+            </Fields>
+            <Button onPress={() => onChange(heats.filter((_, k) => k !== i))}>Remove heat figure {i + 1}</Button>
+          </Item>
+        );
+      })}
+      <Row>
+        <Button isDisabled={heats.length >= 4} onPress={() => onChange([...heats, starts.makersHeat])}>
+          Add heat figure
+        </Button>
+      </Row>
+    </Fold>
   );
 }

@@ -54,7 +54,7 @@ export function FitFigures({ fit }: { fit: Schemas['PlacementAnswer'] }) {
     ['Above the ground', show(fit.groundClearanceMm, 'length')],
     nearest ? [`To ${nearest.name}`, show(nearest.mm, 'length')] : undefined,
     fit.heatAheadKw > 0 ? ['Heat ahead of its face', show(fit.heatAheadKw, 'heat')] : undefined,
-    fit.behind.length > 0 ? ['Breathes its air', fit.behind.join(', ')] : undefined,
+    fit.behind.length > 0 ? ['Warmed air goes on to', fit.behind.join(', ')] : undefined,
     fit.gaps
       ? ['Gap above, below', `${show(fit.gaps.aboveMm, 'length')}, ${show(fit.gaps.belowMm, 'length')}`]
       : undefined,

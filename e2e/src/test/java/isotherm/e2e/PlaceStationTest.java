@@ -153,7 +153,7 @@ class PlaceStationTest extends Workshop {
         Locator brackets = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Sheet metal"));
         assertThat(brackets.getByRole(AriaRole.IMG))
                 .hasAttribute("aria-label", Pattern.compile("^Pattern of bracket A: .* 1 bends$"));
-        assertThat(brackets).containsText("The bracket goes through: condenser");
+        assertThat(brackets).containsText("It goes through: condenser");
         set("A bend radius", "1");
         assertThat(brackets).containsText("an inner radius of 2 mm would do");
         set("A bend radius", "3");

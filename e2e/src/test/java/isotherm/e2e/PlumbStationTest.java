@@ -163,7 +163,7 @@ class PlumbStationTest extends Workshop {
         assertThat(oil).containsText("L");
         String before = oil.textContent();
         unfold("Accumulator, filters");
-        button("Add one").click();
+        button("Add accessory").click();
         assertThat(oil).not().hasText(before);
         assertThat(page.getByText(Pattern.compile("stays under pressure when the engine stands")))
                 .isVisible();

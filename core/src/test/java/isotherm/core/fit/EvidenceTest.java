@@ -12,6 +12,7 @@ import isotherm.core.duty.Duty;
 import isotherm.core.duty.LogDuty;
 import isotherm.core.duty.TrackDuty;
 import isotherm.core.exchanger.Core;
+import isotherm.core.exchanger.CoreModel;
 import isotherm.core.simulate.Belief;
 import isotherm.core.simulate.DemoCars;
 import isotherm.core.simulate.Factor;
@@ -22,6 +23,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** Everything that can be read on a car is evidence of the same kind, used together. */
@@ -94,6 +96,29 @@ class EvidenceTest {
         assertThat(factor(l, Factor.EFFICACY)).isBetween(0.85, 0.93);
         assertThat(deviation(l, Factor.EFFICACY)).isLessThan(0.8 * Factor.EFFICACY.spread());
         assertThat(factor(l, Factor.HEAT)).isCloseTo(1, within(1e-6));
+    }
+
+    @Test
+    void aCoreIsFittedToItsMakersFigures() {
+        Core core = COOLED.cooler().orElseThrow().core();
+        List<HeatRating> points = Stream.of(20, 40)
+                .map(flow -> new HeatRating(core, CAR.oil(), flow / 60e3, 393, 8, 298, Double.NaN))
+                .toList();
+        List<HeatRating> figures = points.stream()
+                .map(p -> with(p, p.expected(Factor.EFFICACY.scale(CAR, 0.9)).values()[0]))
+                .toList();
+        assertThat(HeatRating.efficacy(figures).orElseThrow()).isCloseTo(0.9 * CoreModel.EFFICACY, within(1e-6));
+        // Of two that do not agree the mean counts.
+        HeatRating more = with(figures.get(0), 1.1 * figures.get(0).heat());
+        assertThat(HeatRating.efficacy(List.of(figures.get(1), more)).orElseThrow())
+                .isBetween(0.9 * CoreModel.EFFICACY, 1.1 * CoreModel.EFFICACY);
+        assertThat(HeatRating.efficacy(
+                        List.of(with(figures.get(0), 10 * figures.get(0).heat()))))
+                .isEmpty();
+    }
+
+    private static HeatRating with(HeatRating p, double heat) {
+        return new HeatRating(p.core(), p.oil(), p.oilFlow(), p.oilInK(), p.faceSpeed(), p.airInK(), heat);
     }
 
     @Test

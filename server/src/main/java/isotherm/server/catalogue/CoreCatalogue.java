@@ -3,9 +3,11 @@ package isotherm.server.catalogue;
 import isotherm.core.catalogue.CorePart;
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.contract.Missing;
+import isotherm.server.contract.Rounding;
 import isotherm.server.plumbing.CorePartDocument;
 import isotherm.server.store.Garage;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -35,11 +37,20 @@ public class CoreCatalogue {
      * @param id identity of an own entry; missing for a shipped part
      * @param version its version
      * @param part the core
+     * @param efficacyPercent share of the computed conductance that its maker's figures stand for
      */
     public record Entry(
-            @Missing("a shipped part") UUID id, @Missing("a shipped part") Integer version, CorePartDocument part) {
+            @Missing("a shipped part") UUID id,
+            @Missing("a shipped part") Integer version,
+            CorePartDocument part,
+            @Missing("no heat figures of its maker") Double efficacyPercent) {
         private static Entry of(PartStore.Kept<CorePartDocument> kept) {
-            return new Entry(kept.id(), kept.version(), kept.part());
+            OptionalDouble efficacy = kept.part().efficacy();
+            return new Entry(
+                    kept.id(),
+                    kept.version(),
+                    kept.part(),
+                    efficacy.isPresent() ? (Double) Rounding.round(efficacy.getAsDouble() * 100, 1) : null);
         }
     }
 

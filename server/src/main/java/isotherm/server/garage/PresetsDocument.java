@@ -61,6 +61,7 @@ public record PresetsDocument(
      * @param ownOil an oil by its data sheet
      * @param viscosityIndex of such an oil
      * @param measuredPressure a pressure measured across the core
+     * @param makersHeat what a core's maker says that it gives off
      * @param duties a duty of each kind
      * @param noses noses by the shape of the body
      * @param bays engine bays by how the engine stands
@@ -83,6 +84,7 @@ public record PresetsDocument(
             @Text("an oil by its data sheet") OilDocument ownOil,
             @Quantity(value = "viscosity index of such an oil", min = 50, max = 400) double viscosityIndex,
             @Text("a pressure measured across the core") PressureDocument measuredPressure,
+            @Text("what a core's maker says that it gives off") HeatPointDocument makersHeat,
             @Text(value = "a duty of each kind", max = 20) List<DutyStart> duties,
             @Text(value = "noses by the shape of the body", max = 20) List<NoseStart> noses,
             @Text(value = "engine bays by how the engine stands", max = 20) List<BayStart> bays,

@@ -6,13 +6,16 @@ import isotherm.core.exchanger.Core;
 import isotherm.core.exchanger.CoreDetail;
 import isotherm.core.exchanger.Finish;
 import isotherm.core.exchanger.Ports;
+import isotherm.core.fit.HeatRating;
 import isotherm.server.contract.Checked;
 import isotherm.server.contract.Missing;
 import isotherm.server.contract.Problem;
 import isotherm.server.contract.Quantity;
 import isotherm.server.contract.Text;
 import isotherm.server.garage.DetailDocument;
+import isotherm.server.garage.HeatPointDocument;
 import java.util.List;
+import java.util.OptionalDouble;
 
 /**
  * A core that can be bought.
@@ -27,6 +30,7 @@ import java.util.List;
  * @param price price in the garage's currency
  * @param portThread thread of its ports
  * @param detail dimensions inside and out, where they are known
+ * @param heats what its maker says that it gives off
  */
 public record CorePartDocument(
         @Text(value = "its maker", min = 1, max = 60) String maker,
@@ -39,13 +43,30 @@ public record CorePartDocument(
         @Quantity(value = "price in the garage's currency", min = 0, max = 100000) double price,
         @Missing("not known") @Text(value = "thread of its ports", max = 40) String portThread,
         @Missing("typical of the construction") @Text("dimensions inside and out, where they are known")
-                DetailDocument detail)
+                DetailDocument detail,
+        @Missing("none") @Text(value = "what its maker says that it gives off", max = 4) List<HeatPointDocument> heats)
         implements Checked {
     @Override
     public void check(String path, List<Problem> problems) {
         if (detail != null) {
             detail.check(path + "/detail", construction, problems);
         }
+        if (heats != null && !heats.isEmpty() && efficacy().isEmpty()) {
+            problems.add(Problem.of(
+                    path + "/heats",
+                    null,
+                    "No core of these dimensions gives off what these figures say: look at rows, width and depth, at the"
+                            + " units of flow and air, and whether the figures are for this part"));
+        }
+    }
+
+    /** @return share of the computed conductance that its maker's figures stand for; empty without figures */
+    public OptionalDouble efficacy() {
+        if (heats == null || heats.isEmpty()) {
+            return OptionalDouble.empty();
+        }
+        Core core = toCore().core();
+        return HeatRating.efficacy(heats.stream().map(h -> h.toCore(core)).toList());
     }
 
     /** @return the part for {@code core} */
@@ -80,6 +101,7 @@ public record CorePartDocument(
                 Math.round(c.depth() * 1e3),
                 c.passes(),
                 part.price(),
+                null,
                 null,
                 null);
     }

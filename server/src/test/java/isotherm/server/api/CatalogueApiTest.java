@@ -162,4 +162,38 @@ class CatalogueApiTest {
             assertThat(c.get("why")).isNotEmpty();
         }
     }
+
+    @Test
+    void anOwnCoreIsFittedToItsMakersHeatFigures() {
+        ObjectNode part = JSON.createObjectNode()
+                .put("maker", "Ash Lane")
+                .put("number", "AL-heat")
+                .put("construction", "STACKED_PLATE")
+                .put("rows", 13)
+                .put("widthMm", 280)
+                .put("depthMm", 50)
+                .put("passes", 1)
+                .put("price", 90);
+        ObjectNode heat = part.putArray("heats").addObject();
+        heat.put("oilFlowLPerMin", 30)
+                .put("oilInC", 120)
+                .put("faceSpeedMPerS", 8)
+                .put("airInC", 25)
+                .put("heatKw", 90);
+        HttpResponse<String> never = SERVER.send("POST", "/api/catalogue/cores", part.toString());
+        assertThat(never.statusCode()).isEqualTo(422);
+        assertThat(never.body()).contains("/heats", "No core of these dimensions");
+        heat.put("heatKw", 10);
+        HttpResponse<String> kept = SERVER.send("POST", "/api/catalogue/cores", part.toString());
+        assertThat(kept.statusCode()).as(kept.body()).isLessThan(300);
+        double lower = core("AL-heat").get("efficacyPercent").doubleValue();
+        assertThat(lower).isBetween(32.0, 100.0);
+        assertThat(core("TF13-280").has("efficacyPercent")).isFalse();
+        SERVER.send(
+                "DELETE",
+                "/api/catalogue/cores/" + core("AL-heat").get("id").stringValue(),
+                null,
+                "If-Match",
+                "\"" + core("AL-heat").get("version").intValue() + "\"");
+    }
 }
