@@ -13,6 +13,7 @@ import isotherm.core.plumb.Plumbing;
 import isotherm.core.sheetmetal.FlatPattern;
 import isotherm.core.sheetmetal.FoldedBracket;
 import isotherm.core.sheetmetal.FoldedPanel;
+import isotherm.core.simulate.PressureCheck;
 import java.util.List;
 import java.util.Optional;
 
@@ -27,10 +28,12 @@ final class FittingSteps {
 
     private final Job job;
     private final Design.Cooler cooler;
+    private final PressureCheck pressures;
     private final LineSteps lines;
     private final List<Step> steps;
 
-    FittingSteps(Job job, LineSteps lines, List<Step> steps) {
+    FittingSteps(Job job, PressureCheck pressures, LineSteps lines, List<Step> steps) {
+        this.pressures = pressures;
         this.lines = lines;
         this.job = job;
         this.cooler = job.design().cooler().orElseThrow();
@@ -85,6 +88,20 @@ final class FittingSteps {
     }
 
     private void mount() {
+        step(Stage.MOUNT, "mount-accept", StepText.CORE_ACCEPT)
+                .figure(
+                        SheetFigure.CORE_MADE_FOR,
+                        Measure.PRESSURE,
+                        cooler.core().detail().ratedPressure(),
+                        Step.Source.OWN,
+                        FigureSource.CATALOGUE)
+                .figure(
+                        SheetFigure.CORE_SEES,
+                        Measure.PRESSURE,
+                        pressures.highestAtCore(),
+                        Step.Source.ESTIMATE,
+                        FigureSource.OF_DESIGN)
+                .add();
         step(Stage.MOUNT, "mount-template", StepText.MOUNT_TEMPLATE).add();
         job.sheets().goodBrackets().forEach(this::bracket);
         List<Placement.Mount> mounts = job.placement().map(Placement::mounts).orElse(List.of());

@@ -45,6 +45,8 @@ final class LineSteps {
                                     .filter(l -> !ahead.contains(l))
                                     .forEach(l -> bench(l, p.hose(), Stage.BENCH));
                             prefill();
+                            step(Stage.LINES, "lines-begin", StepText.LINES_BEGIN)
+                                    .add();
                             p.lines().forEach(this::line);
                         },
                         () -> {

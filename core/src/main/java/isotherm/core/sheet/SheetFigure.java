@@ -47,6 +47,10 @@ enum SheetFigure implements MessageTopic {
     BEND_AT,
     /** Turn after contact, by the maker. */
     PAST_CONTACT,
+    /** What a core is made for. */
+    CORE_MADE_FOR,
+    /** What it sees at its coldest start. */
+    CORE_SEES,
     /** Gas pressure before any oil. */
     PRE_CHARGE,
     /** Free swing of a wrench. */

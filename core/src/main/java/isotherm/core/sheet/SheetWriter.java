@@ -13,7 +13,7 @@ final class SheetWriter {
         PressureCheck pressures =
                 PressureCheck.of(job.car(), job.design(), job.car().limits().limitK());
         LineSteps lines = new LineSteps(job, pressures, steps);
-        new FittingSteps(job, lines, steps).write();
+        new FittingSteps(job, pressures, lines, steps).write();
         lines.write();
         new EngineSteps(job, pressures, steps).write();
         return new RunSheet(steps);

@@ -46,7 +46,7 @@ class WholeSheetTest {
         assertThat(ids(Stage.PREPARE, sheet))
                 .containsExactly("prepare-parts", "prepare-stands", "prepare-cold", "prepare-battery", "prepare-drain");
         assertThat(ids(Stage.STRIP, sheet)).containsExactly("strip-list");
-        assertThat(ids(Stage.MOUNT, sheet)).containsExactly("mount-template", "mount-core");
+        assertThat(ids(Stage.MOUNT, sheet)).containsExactly("mount-accept", "mount-template", "mount-core");
         assertThat(ids(Stage.TAKEOFF, sheet))
                 .contains("takeoff-face", "takeoff-fit", "takeoff-filter")
                 .endsWith("takeoff-filter");

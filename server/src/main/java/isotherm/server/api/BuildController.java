@@ -101,6 +101,32 @@ class BuildController {
         return ResponseEntity.status(HttpStatus.CREATED).body(build(id));
     }
 
+    /** A sheet as a build of this design would begin with, with nothing kept: to be read before a tool is lifted. */
+    @PostMapping("/builds/preview")
+    BuildDocument preview(@RequestBody NewBuild wanted) {
+        return Builds.begin(wanted, catalogue.parts(), Instant.now().truncatedTo(ChronoUnit.SECONDS));
+    }
+
+    @PostMapping("/builds/preview.pdf")
+    ResponseEntity<byte[]> previewPdf(
+            @RequestBody NewBuild wanted, @RequestParam(defaultValue = "") Set<Measure> imperial) {
+        BuildDocument build = preview(wanted);
+        return paper(SheetFiles.pdf(
+                build, Builds.shown(build, List.of()), picture -> new byte[0], new Speech(new UnitChoice(imperial))));
+    }
+
+    private static ResponseEntity<byte[]> paper(byte[] pdf) {
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_PDF)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("run-sheet.pdf")
+                                .build()
+                                .toString())
+                .body(pdf);
+    }
+
     @GetMapping("/builds/{id}")
     Views.BuildView build(@PathVariable UUID id) {
         Stored stored = garage.get(Kind.BUILD, id);
@@ -175,18 +201,10 @@ class BuildController {
     @GetMapping("/builds/{id}/sheet.pdf")
     ResponseEntity<byte[]> pdf(@PathVariable UUID id, @RequestParam(defaultValue = "") Set<Measure> imperial) {
         BuildDocument build = builds.build(id);
-        return ResponseEntity.ok()
-                .contentType(MediaType.APPLICATION_PDF)
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename("run-sheet.pdf")
-                                .build()
-                                .toString())
-                .body(SheetFiles.pdf(
-                        build,
-                        Builds.shown(build, builds.entries(id)),
-                        picture -> builds.picture(id, UUID.fromString(picture)),
-                        new Speech(new UnitChoice(imperial))));
+        return paper(SheetFiles.pdf(
+                build,
+                Builds.shown(build, builds.entries(id)),
+                picture -> builds.picture(id, UUID.fromString(picture)),
+                new Speech(new UnitChoice(imperial))));
     }
 }

@@ -12,6 +12,11 @@ import java.util.stream.Stream;
 
 /** Speaks HTTP with a server. */
 public abstract class ApiClient {
+    static {
+        // A connection that the server is about to close is not taken out of the pool for one more question.
+        System.setProperty("jdk.httpclient.keepalive.timeout", "5");
+    }
+
     private final HttpClient client = HttpClient.newHttpClient();
 
     /** @return where it listens */
