@@ -122,6 +122,12 @@ export const queries = {
       queryFn: body ? ({ signal }) => read(api.POST('/api/brackets/panels', { body, signal })) : skipToken,
       ...drawn,
     }),
+  preview: (body: Schemas['NewBuild']) =>
+    queryOptions({
+      queryKey: ['preview', body],
+      queryFn: ({ signal }) => read(api.POST('/api/builds/preview', { body, signal })),
+      ...drawn,
+    }),
   space: (body: Schemas['SpaceQuestion']) =>
     queryOptions({
       queryKey: ['space', body],

@@ -4,6 +4,7 @@ import styled, { useTheme } from 'styled-components';
 import { useBench } from '../bench/workbench';
 import { usePreferences } from '../preferences/preferences';
 import { temperatureColour } from '../preferences/theme';
+import { PHONE } from '../kit/narrow';
 import { useWidth } from '../pictures/useWidth';
 import { spread } from '../pictures/spread';
 import { odds, percent } from '../words/odds';
@@ -12,6 +13,9 @@ const Frame = styled.section`
   border-bottom: 1px solid ${(p) => p.theme.faint};
   background: ${(p) => p.theme.sheet};
   padding: 0 20px;
+  @media ${PHONE} {
+    padding: 0 28px 0 20px;
+  }
   & svg {
     display: block;
     overflow: visible;

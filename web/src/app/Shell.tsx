@@ -5,7 +5,8 @@ import styled from 'styled-components';
 import { ApiError, type Schemas } from '../api/client';
 import { queries } from '../api/queries';
 import { CarThatCannotBeShown, CarWithout, SomeBroken, Told } from './Repairs';
-import { Button } from '../kit/kit';
+import { Actions, Button } from '../kit/kit';
+import { PHONE } from '../kit/narrow';
 import { FilesSheet } from './FilesSheet';
 import { NewCar } from './NewCar';
 import { usePreferences } from '../preferences/preferences';
@@ -58,8 +59,19 @@ const Frame = styled.div`
     min-height: 0;
   }
   @media (max-width: 800px) {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
     height: auto;
+  }
+  @media ${PHONE} {
+    padding-bottom: calc(64px + env(safe-area-inset-bottom));
+    & > main > .station {
+      overflow: visible;
+    }
+    /* At the car the sheet and the book matter; the rule is a tap away on the other stations. */
+    &[data-at='build'] > main > section,
+    &[data-at='care'] > main > section {
+      display: none;
+    }
   }
   @media print {
     height: auto;
@@ -121,6 +133,45 @@ const Rail = styled.aside`
     display: flex;
     flex-direction: column;
     gap: 8px;
+  }
+  & .phone {
+    display: none;
+  }
+  /* Along the lower edge, where the thumb is. */
+  @media ${PHONE} {
+    position: fixed;
+    z-index: 20;
+    inset: auto 0 0;
+    flex-direction: row;
+    align-items: center;
+    gap: 4px;
+    padding: 4px 6px calc(4px + env(safe-area-inset-bottom));
+    border-right: 0;
+    border-top: 1px solid ${(p) => p.theme.line};
+    background: ${(p) => p.theme.paper};
+    & h1,
+    & footer,
+    & nav small,
+    & nav a > span:first-child {
+      display: none;
+    }
+    & nav {
+      flex: 1;
+      min-width: 0;
+      flex-direction: row;
+      overflow-x: auto;
+      scrollbar-width: none;
+    }
+    & nav a {
+      display: flex;
+      align-items: center;
+      gap: 4px;
+      min-height: 52px;
+      padding: 0 12px;
+    }
+    & .phone {
+      display: block;
+    }
   }
 `;
 
@@ -184,7 +235,7 @@ function OneCar({ carId, cars }: { carId: string; cars: Schemas['CarSummary'][] 
       designId={design.id}
       ghostId={search.get('against') ?? undefined}
     >
-      <Frame>
+      <Frame data-at={at}>
         <Held>
           <StationRail />
         </Held>
@@ -250,6 +301,20 @@ function StationRail() {
           </NavLink>
         ))}
       </nav>
+      <div className="phone">
+        <Actions
+          label="Files, units, theme"
+          actions={[
+            { id: 'files', name: 'Files', run: () => setFiles(true) },
+            { id: 'units', name: 'Units', run: () => setUnits(true) },
+            {
+              id: 'theme',
+              name: themeName === 'light' ? 'Dark theme' : 'Light theme',
+              run: () => setTheme(themeName === 'light' ? 'dark' : 'light'),
+            },
+          ]}
+        />
+      </div>
       <footer>
         <Button onPress={() => setFiles(true)}>Files</Button>
         <Button onPress={() => setUnits(true)}>Units</Button>

@@ -6,6 +6,7 @@ import { api, read, basedOn, create, type Schemas } from '../api/client';
 import { queries } from '../api/queries';
 import { Told } from './Repairs';
 import { Actions, AskName, AskSure, Button, Pick, Row } from '../kit/kit';
+import { PHONE } from '../kit/narrow';
 import { NewCar } from './NewCar';
 import { useBench } from '../bench/workbench';
 import { useGo } from '../bench/useGo';
@@ -30,6 +31,17 @@ const Head = styled.header`
   }
   & > .one {
     padding: 0 11px;
+  }
+  @media ${PHONE} {
+    padding: 8px 12px;
+    & > .pick {
+      min-width: 0;
+      max-width: none;
+      flex: 1 1 60%;
+    }
+    & > p {
+      margin: 0 0 0 auto;
+    }
   }
 `;
 

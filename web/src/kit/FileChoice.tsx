@@ -8,6 +8,8 @@ export function FileChoice(props: {
   action: string;
   accept: string;
   isDisabled?: boolean;
+  /** Straight to the camera where there is one. */
+  camera?: boolean;
   onFile: (file: File) => void;
 }) {
   const input = useRef<HTMLInputElement>(null);
@@ -21,6 +23,7 @@ export function FileChoice(props: {
         type="file"
         aria-label={props.label}
         accept={props.accept}
+        {...(props.camera ? { capture: 'environment' as const } : {})}
         hidden
         onChange={(e) => {
           const chosen = e.target.files?.[0];

@@ -1,4 +1,5 @@
 import { css } from 'styled-components';
+import { PHONE } from './narrow';
 
 export const focusRing = css`
   &[data-focus-visible] {
@@ -16,6 +17,10 @@ export const pressed = css`
   background: ${(p) => p.theme.sheet};
   color: ${(p) => p.theme.ink};
   cursor: pointer;
+  /* Under a car it is pressed with a glove. */
+  @media ${PHONE} {
+    min-height: 48px;
+  }
   &[data-hovered],
   &[data-pressed] {
     background: ${(p) => p.theme.press};

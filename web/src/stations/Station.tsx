@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
+import { PHONE } from '../kit/narrow';
 import { Held } from '../bench/workbench';
 
 const Grid = styled.div`
@@ -19,8 +20,21 @@ const Grid = styled.div`
     }
   }
   @media (max-width: 800px) {
-    display: block;
+    display: flex;
+    flex-direction: column;
     height: auto;
+    & > * {
+      overflow: visible;
+      max-height: none;
+    }
+    /* What is done at the car comes first, what it was begun with last. */
+    &[data-first='work'] > .choices {
+      order: 3;
+    }
+    &[data-first='work'] > .side {
+      order: 2;
+      border-top: 0;
+    }
   }
   @media print {
     height: auto;
@@ -48,12 +62,27 @@ const Column = styled.div`
   &.side {
     padding-right: 18px;
   }
+  @media ${PHONE} {
+    padding: 12px;
+    &.choices {
+      padding-left: 12px;
+    }
+    &.side {
+      padding-right: 12px;
+    }
+  }
 `;
 
 /** Choices on the left, what they do in the middle, what is wrong on the right. */
-export function Station(props: { choices: ReactNode; pictures: ReactNode; side: ReactNode }) {
+export function Station(props: {
+  choices: ReactNode;
+  pictures: ReactNode;
+  side: ReactNode;
+  /** On a phone the work comes before the choices. */
+  first?: 'work';
+}) {
   return (
-    <Grid>
+    <Grid data-first={props.first}>
       <Column className="choices">
         <Held>{props.choices}</Held>
       </Column>

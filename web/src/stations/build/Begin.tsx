@@ -4,11 +4,13 @@ import { api, create } from '../../api/client';
 import { queries } from '../../api/queries';
 import { useBench } from '../../bench/workbench';
 import { AskName, Button, Muted } from '../../kit/kit';
+import { Preview } from './Preview';
 
 export function Begin({ onBegun }: { onBegun: (id: string) => void }) {
   const { view, car, duty, design } = useBench();
   const client = useQueryClient();
   const [asked, setAsked] = useState(false);
+  const [preview, setPreview] = useState(false);
   const [said, setSaid] = useState<string>();
   const begin = async (name: string) => {
     try {
@@ -31,6 +33,10 @@ export function Begin({ onBegun }: { onBegun: (id: string) => void }) {
       <Button style={{ minHeight: 56 }} onPress={() => setAsked(true)} isDisabled={!design.cooler}>
         Begin a build of “{design.name}”
       </Button>
+      <Button isDisabled={!design.cooler} onPress={() => setPreview(true)}>
+        Preview this build…
+      </Button>
+      {preview && <Preview onClose={() => setPreview(false)} />}
       {!design.cooler && <Muted>This design has no cooler: there is nothing to build.</Muted>}
       {design.cooler && !design.plumbing && (
         <Muted>Its hoses are not planned yet: the sheet will ask for them to be measured at the car.</Muted>

@@ -8,6 +8,7 @@ import { useWho } from '../../bench/who';
 import { usePreferences } from '../../preferences/preferences';
 import { useBench } from '../../bench/workbench';
 import { Actions, AskSure, Muted, Pick, Row, Sheet as Leaf, TextEntry } from '../../kit/kit';
+import { useNarrow } from '../../kit/narrow';
 import { Station } from '../Station';
 import { Gauges } from './Gauges';
 import { when } from './StepCard';
@@ -95,6 +96,8 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
   const live = useLive(summary.id, sheet.refresh);
   const { view } = sheet;
   const bench = useBench();
+  // On a phone the choices are far below: who works is asked where it is missed.
+  const askName = useNarrow() && who.trim() === '';
   if (sheet.error) {
     return <p role="alert">▲ This build cannot be read: {sheet.error.message}</p>;
   }
@@ -110,6 +113,7 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
   };
   return (
     <Station
+      first="work"
       choices={
         <>
           <Row style={{ flexWrap: 'nowrap', alignItems: 'end' }}>
@@ -124,7 +128,7 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
               ]}
             />
           </Row>
-          <TextEntry label="Your name" value={who} longest={60} onChange={setWho} />
+          {!askName && <TextEntry label="Your name" value={who} longest={60} onChange={setWho} />}
           <Muted role="status">
             {view.progress.done} of {view.build.steps.length} done.{' '}
             {sheet.offline
@@ -185,7 +189,10 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
         </>
       }
       pictures={
-        <Worked view={view} sheet={sheet} mayWrite={who.trim() !== ''} running={(live?.values.RPM ?? 0) > 50} />
+        <>
+          {askName && <TextEntry label="Your name" value={who} longest={60} onChange={setWho} />}
+          <Worked view={view} sheet={sheet} mayWrite={who.trim() !== ''} running={(live?.values.RPM ?? 0) > 50} />
+        </>
       }
       side={<Gauges buildId={view.id} live={live} />}
     />

@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { usePreferences } from '../../preferences/preferences';
 import { Button, Muted } from '../../kit/kit';
+import { PHONE } from '../../kit/narrow';
 import { quantityOf } from '../../words/words';
 import { SOURCE } from './measures';
 import { ReadingField } from './ReadingField';
@@ -57,6 +58,16 @@ const Card = styled.li`
     font-weight: 400;
     color: ${(p) => p.theme.soft};
     max-width: 230px;
+  }
+  @media ${PHONE} {
+    grid-template-columns: minmax(0, 1fr);
+    & h3 {
+      font-size: 18px;
+    }
+    & > button {
+      order: 2;
+      width: 100%;
+    }
   }
   & img {
     max-width: 220px;

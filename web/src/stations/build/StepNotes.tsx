@@ -3,6 +3,8 @@ import { FileChoice } from '../../kit/FileChoice';
 import { Button, Muted, Row, TextEntry } from '../../kit/kit';
 import type { Entry, Sheet, SheetStep, StepState } from './useSheet';
 import { when } from './StepCard';
+import { useAwake } from './useAwake';
+import { useNarrow } from '../../kit/narrow';
 
 export function Timer(props: { seconds: number; started: string | undefined; onStart: () => void; mayStart: boolean }) {
   const { seconds, started, onStart, mayStart } = props;
@@ -15,6 +17,7 @@ export function Timer(props: { seconds: number; started: string | undefined; onS
     return () => clearInterval(tick);
   }, [started]);
   const left = started === undefined ? seconds : seconds - Math.max(0, now - Date.parse(started)) / 1000;
+  useAwake(started !== undefined && left > 0);
   const s = Math.ceil(Math.max(0, left));
   const clock = `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}`;
   return (
@@ -40,6 +43,7 @@ export function Notes(props: {
 }) {
   const { buildId, step, state, sheet, mayWrite, waiting } = props;
   const [writing, setWriting] = useState(false);
+  const narrow = useNarrow();
   const notes = [...state.notes, ...waiting.filter((w) => w.kind === 'NOTE')];
   return (
     <>
@@ -80,8 +84,9 @@ export function Notes(props: {
           {!writing && <Button onPress={() => setWriting(true)}>Write a note</Button>}
           <FileChoice
             label={`Picture for: ${step.what}`}
-            action="Add a picture"
+            action={narrow ? 'Take a picture' : 'Add a picture'}
             accept="image/jpeg,image/png,image/webp"
+            camera={narrow}
             onFile={(picked) =>
               void sheet.addPicture(picked).then((text) => sheet.write({ kind: 'PICTURE', on: step.id, text }))
             }

@@ -1,9 +1,10 @@
 import { Fragment, useState } from 'react';
 import styled from 'styled-components';
 import { usePreferences } from '../../preferences/preferences';
-import { AskName, Button, Heading, Muted, Row, TextEntry } from '../../kit/kit';
+import { AskName, Button, Fold, Heading, Muted, Row, TextEntry } from '../../kit/kit';
+import { PHONE, useNarrow } from '../../kit/narrow';
 import { isDone, StepCard, when } from './StepCard';
-import { type BuildView, type GateState, type Sheet } from './useSheet';
+import { type BuildView, type GateState, type Sheet, type SheetStep } from './useSheet';
 import { word } from '../../words/words';
 
 const Steps = styled.ol`
@@ -25,6 +26,16 @@ const Stop = styled.div`
   font-weight: 650;
 `;
 
+const Off = styled.div`
+  padding: 8px 0 12px 78px;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  @media ${PHONE} {
+    padding-left: 0;
+  }
+`;
+
 const GateCard = styled.div`
   margin: 8px 0;
   padding: 12px 16px;
@@ -43,6 +54,7 @@ const GateCard = styled.div`
 export function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean; running: boolean }) {
   const { view, sheet, mayWrite, running } = props;
   const { say } = usePreferences();
+  const narrow = useNarrow();
   const { build, progress } = view;
   const states = new Map(progress.steps.map((s) => [s.id, s]));
   const last = progress.alarms.at(-1);
@@ -50,6 +62,43 @@ export function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean
   const stages = [...new Set(build.steps.map((s) => s.stage))];
   const firstBehind = new Map(
     progress.gates.map((g) => [g.gate, build.steps.find((s) => s.behind === g.gate)?.id] as const),
+  );
+  /** A step, with the gate that is before it. On a phone the next one stands alone, and in the list it is a line. */
+  const stepOf = (s: SheetStep, where: 'next' | 'all') => {
+    const state = states.get(s.id);
+    const gate = progress.gates.find((g) => firstBehind.get(g.gate) === s.id);
+    return (
+      state && (
+        <Fragment key={s.id}>
+          {gate && (!gate.open || gate.override) && (
+            <li>
+              <Gate gate={gate} view={view} sheet={sheet} mayWrite={mayWrite} />
+            </li>
+          )}
+          <StepCard
+            buildId={view.id}
+            step={s}
+            state={state}
+            sheet={sheet}
+            mayWrite={mayWrite}
+            turn={next?.id === s.id && (where === 'next' || !narrow)}
+          />
+        </Fragment>
+      )
+    );
+  };
+  const all = (
+    <>
+      {stages.map((stage) => (
+        <section key={stage} id={`stage-${stage}`} aria-label={word('stage', stage)}>
+          <Heading>{word('stage', stage)}</Heading>
+          <Steps>{build.steps.filter((s) => s.stage === stage).map((s) => stepOf(s, 'all'))}</Steps>
+          {(stage === 'STRIP' || stage === 'REFIT') && (
+            <Loose view={view} sheet={sheet} mayWrite={mayWrite} back={stage === 'REFIT'} />
+          )}
+        </section>
+      ))}
+    </>
   );
   return (
     <>
@@ -65,42 +114,25 @@ export function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean
           <Button onPress={sheet.forgetRefusal}>I have read it</Button>
         </GateCard>
       )}
-      {!mayWrite && <p style={{ margin: 0 }}>▲ Say who works, on the left: every entry carries a name.</p>}
-      {stages.map((stage) => (
-        <section key={stage} id={`stage-${stage}`} aria-label={word('stage', stage)}>
-          <Heading>{word('stage', stage)}</Heading>
-          <Steps>
-            {build.steps
-              .filter((s) => s.stage === stage)
-              .map((s) => {
-                const state = states.get(s.id);
-                const gate = progress.gates.find((g) => firstBehind.get(g.gate) === s.id);
-                return (
-                  state && (
-                    <Fragment key={s.id}>
-                      {gate && (!gate.open || gate.override) && (
-                        <li>
-                          <Gate gate={gate} view={view} sheet={sheet} mayWrite={mayWrite} />
-                        </li>
-                      )}
-                      <StepCard
-                        buildId={view.id}
-                        step={s}
-                        state={state}
-                        sheet={sheet}
-                        mayWrite={mayWrite}
-                        turn={next?.id === s.id}
-                      />
-                    </Fragment>
-                  )
-                );
-              })}
-          </Steps>
-          {(stage === 'STRIP' || stage === 'REFIT') && (
-            <Loose view={view} sheet={sheet} mayWrite={mayWrite} back={stage === 'REFIT'} />
+      {!mayWrite && <p style={{ margin: 0 }}>▲ Say who works: every entry carries a name.</p>}
+      {narrow && next && (
+        <section aria-label="Next step">
+          <Heading>
+            {word('stage', next.stage)}: {progress.done + 1} of {build.steps.length}
+          </Heading>
+          <Steps>{stepOf(next, 'next')}</Steps>
+          {(next.stage === 'STRIP' || next.stage === 'REFIT') && (
+            <Loose view={view} sheet={sheet} mayWrite={mayWrite} back={next.stage === 'REFIT'} />
           )}
         </section>
-      ))}
+      )}
+      {narrow ? (
+        <Fold name="All steps" short={`${progress.done} of ${build.steps.length} done`} open={!next}>
+          {all}
+        </Fold>
+      ) : (
+        all
+      )}
     </>
   );
 }
@@ -154,7 +186,7 @@ function Loose(props: { view: BuildView; sheet: Sheet; mayWrite: boolean; back: 
   const waiting = sheet.waiting.filter((w) => w.kind === 'OFF');
   const isBack = (id: string) => sheet.waiting.some((w) => w.kind === 'BACK_ON' && w.on === id);
   return (
-    <div style={{ padding: '8px 0 12px 78px', display: 'flex', flexDirection: 'column', gap: 8 }}>
+    <Off>
       {(back ? off : [...off].reverse()).map((l) => (
         <Row key={l.off.id}>
           {back && (
@@ -196,6 +228,6 @@ function Loose(props: { view: BuildView; sheet: Sheet; mayWrite: boolean; back: 
           }}
         />
       )}
-    </div>
+    </Off>
   );
 }

@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import styled from 'styled-components';
+import { PHONE } from '../../kit/narrow';
 import { api, read } from '../../api/client';
 import { queries } from '../../api/queries';
 import { useOutbox } from '../../bench/useOutbox';
@@ -20,6 +21,9 @@ const Tasks = styled.ul`
   & li {
     display: grid;
     grid-template-columns: 84px minmax(0, 1fr) auto;
+    @media ${PHONE} {
+      grid-template-columns: minmax(0, 1fr);
+    }
     gap: 4px 14px;
     align-items: start;
     padding: 12px 0;
@@ -62,6 +66,7 @@ export function CareStation() {
   const mayWrite = who.trim() !== '';
   return (
     <Station
+      first="work"
       choices={
         <>
           <TextEntry label="Your name" value={who} longest={60} onChange={setWho} />

@@ -119,6 +119,7 @@ class MakingTest extends Workshop {
         button("Add sender").click();
         choose("Sender thread", "Metric");
         assertThat(notes).containsText("it needs an adaptor");
+        unfold("Bill of materials");
         Locator bill = table("Bill of materials");
         assertThat(bill).containsText("check valve");
         assertThat(bill).containsText("adaptor for a sender");
