@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { NavLink, Navigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { ApiError, type Schemas } from '../api/client';
@@ -50,6 +50,7 @@ const Frame = styled.div`
   height: 100vh;
   & > main {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     grid-template-rows: auto auto auto minmax(0, 1fr);
     min-height: 0;
   }
@@ -70,6 +71,10 @@ const Frame = styled.div`
     /* At the car the sheet and the book matter; the rule is a tap away on the other stations. */
     &[data-at='build'] > main > section,
     &[data-at='care'] > main > section {
+      display: none;
+    }
+    &[data-at='build'] > main > header > :not(.pick:first-child, p),
+    &[data-at='care'] > main > header > :not(.pick:first-child, p) {
       display: none;
     }
   }
@@ -259,7 +264,7 @@ function OneCar({ carId, cars }: { carId: string; cars: Schemas['CarSummary'][] 
 }
 
 function StationRail() {
-  const { carId, designId } = useParams();
+  const { carId, designId, station } = useParams();
   const [search] = useSearchParams();
   const go = useGo();
   const { outcome, view, car, design, designId: openDesign } = useBench();
@@ -288,10 +293,15 @@ function StationRail() {
   const open = (id: string) =>
     outcome?.findings.filter((f) => (f.severity === 'FAILS' || f.severity === 'RISK') && f.station.toLowerCase() === id)
       .length ?? 0;
+  const bar = useRef<HTMLElement>(null);
+  useEffect(() => {
+    // On a phone the bar is wider than the hand.
+    bar.current?.querySelector('.active')?.scrollIntoView({ block: 'nearest', inline: 'center' });
+  }, [station]);
   return (
     <Rail>
       <h1>Isotherm</h1>
-      <nav aria-label="Stations">
+      <nav aria-label="Stations" ref={bar}>
         {stations.map((s, i) => (
           <NavLink key={s.id} to={{ pathname: `/cars/${carId}/${s.id}/${designId}`, search: search.toString() }}>
             <span aria-hidden>{i + 1}</span>

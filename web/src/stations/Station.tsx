@@ -23,9 +23,13 @@ const Grid = styled.div`
     display: flex;
     flex-direction: column;
     height: auto;
+    /* A table that is wider than the hand is pushed aside within its column, never the page. */
     & > * {
-      overflow: visible;
+      overflow: auto visible;
       max-height: none;
+    }
+    &[data-first='work'] > * {
+      overflow: visible;
     }
     /* What is done at the car comes first, what it was begun with last. */
     &[data-first='work'] > .choices {

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { usePreferences } from '../../preferences/preferences';
 import { Button, Muted } from '../../kit/kit';
-import { PHONE } from '../../kit/narrow';
+import { PHONE, useNarrow } from '../../kit/narrow';
 import { quantityOf } from '../../words/words';
 import { SOURCE } from './measures';
 import { ReadingField } from './ReadingField';
@@ -67,6 +67,8 @@ const Card = styled.li`
     & > button {
       order: 2;
       width: 100%;
+      font-size: 18px;
+      margin-top: 10px;
     }
   }
   & img {
@@ -117,6 +119,7 @@ export function StepCard(props: {
 }) {
   const { buildId, step, state, sheet, mayWrite, turn } = props;
   const { say, show } = usePreferences();
+  const narrow = useNarrow();
   const [asked, setAsked] = useState<boolean>();
   const open = asked ?? turn;
   const card = useRef<HTMLLIElement>(null);
@@ -146,6 +149,7 @@ export function StepCard(props: {
         }}
       >
         {done ? '✓' : ''}
+        {narrow && (done ? ' Done' : 'Done')}
       </Tick>
       <div>
         <Title aria-expanded={open} onClick={() => setAsked(!open)}>
