@@ -1,17 +1,18 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import type { Schemas } from '../../api/client';
 import { queries } from '../../api/queries';
 import { download } from '../../bench/download';
 import { useMoney } from '../../bench/useMoney';
 import { useBench } from '../../bench/workbench';
 import { Button, Fold, Heading, Muted, Row, Sheet } from '../../kit/kit';
 import { usePreferences } from '../../preferences/preferences';
-import { word } from '../../words/words';
+import { quantityOf, word } from '../../words/words';
 
 /** What a build would be, before a tool is lifted: every step, what it takes, and how long. */
 export function Preview({ onClose }: { onClose: () => void }) {
   const { car, duty, design } = useBench();
-  const { paper, say } = usePreferences();
+  const { paper, say, show } = usePreferences();
   const money = useMoney();
   const [problem, setProblem] = useState<string>();
   const body = { name: design.name, car, duty, design };
@@ -20,16 +21,22 @@ export function Preview({ onClose }: { onClose: () => void }) {
     ...queries.plumb(`preview ${JSON.stringify(design.plumbing)}`, { car, duty, design }, {}),
     enabled: design.plumbing !== undefined,
   });
+  const figure = (f: Schemas['SheetFigure']) => {
+    const q = quantityOf(f.measure);
+    return f.low === f.high ? show(f.low, q) : `${show(f.low, q)} to ${show(f.high, q)}`;
+  };
   const steps = sheet.data?.steps ?? [];
   const stages = [...new Set(steps.map((s) => s.stage))];
   const bill = plumbed.data?.bill ?? [];
   return (
     <Sheet title="Preview of this build" onClose={onClose} widest="760px">
-      <Muted>
-        {steps.length} steps in {stages.length} stages.
-        {plumbed.data && ` About ${plumbed.data.kit.looseHours.toFixed(0)} hours with loose parts, an estimate.`}{' '}
-        Nothing is kept by looking.
-      </Muted>
+      {sheet.data && (
+        <Muted>
+          {steps.length} steps in {stages.length} stages.
+          {plumbed.data && ` About ${plumbed.data.kit.looseHours.toFixed(0)} hours with loose parts, an estimate.`}{' '}
+          Nothing is kept by looking.
+        </Muted>
+      )}
       {(sheet.error ?? problem) && <p role="alert">▲ {sheet.error?.message ?? problem}</p>}
       <Row>
         <Button
@@ -72,6 +79,7 @@ export function Preview({ onClose }: { onClose: () => void }) {
               .map((s) => (
                 <li key={s.id}>
                   {s.what}
+                  {s.figures.length > 0 && <b> ({s.figures.map((f) => `${f.name} ${figure(f)}`).join(', ')})</b>}
                   {s.caution && <Muted> ▲ {s.caution}</Muted>}
                 </li>
               ))}

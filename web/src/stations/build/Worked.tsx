@@ -1,8 +1,9 @@
 import { Fragment, useState } from 'react';
 import styled from 'styled-components';
 import { usePreferences } from '../../preferences/preferences';
-import { AskName, Button, Fold, Heading, Muted, Row, TextEntry } from '../../kit/kit';
-import { PHONE, useNarrow } from '../../kit/narrow';
+import { AskName, Button, Fold, Heading } from '../../kit/kit';
+import { useNarrow } from '../../kit/narrow';
+import { Loose } from './Loose';
 import { isDone, StepCard, when } from './StepCard';
 import { type BuildView, type GateState, type Sheet, type SheetStep } from './useSheet';
 import { word } from '../../words/words';
@@ -24,16 +25,6 @@ const Stop = styled.div`
   border-radius: 4px;
   font-size: 18px;
   font-weight: 650;
-`;
-
-const Off = styled.div`
-  padding: 8px 0 12px 78px;
-  display: flex;
-  flex-direction: column;
-  gap: 8px;
-  @media ${PHONE} {
-    padding-left: 0;
-  }
 `;
 
 const GateCard = styled.div`
@@ -177,57 +168,5 @@ function Gate(props: { gate: GateState; view: BuildView; sheet: Sheet; mayWrite:
         />
       )}
     </GateCard>
-  );
-}
-
-function Loose(props: { view: BuildView; sheet: Sheet; mayWrite: boolean; back: boolean }) {
-  const { view, sheet, mayWrite, back } = props;
-  const { off } = view.progress;
-  const waiting = sheet.waiting.filter((w) => w.kind === 'OFF');
-  const isBack = (id: string) => sheet.waiting.some((w) => w.kind === 'BACK_ON' && w.on === id);
-  return (
-    <Off>
-      {(back ? off : [...off].reverse()).map((l) => (
-        <Row key={l.off.id}>
-          {back && (
-            <Button
-              aria-label={`Back on: ${l.off.text}`}
-              aria-pressed={l.back !== undefined || isBack(l.off.id)}
-              isDisabled={!mayWrite || l.back !== undefined}
-              style={{ width: 52, minHeight: 52 }}
-              onPress={() => sheet.write({ kind: 'BACK_ON', on: l.off.id })}
-            >
-              {l.back || isBack(l.off.id) ? '✓' : ''}
-            </Button>
-          )}
-          <span>{l.off.text}</span>
-          {!back && (
-            <Button
-              aria-label={`Was not taken off: ${l.off.text}`}
-              isDisabled={!mayWrite || l.back !== undefined}
-              onPress={() => sheet.write({ kind: 'NOT_OFF', on: l.off.id })}
-            >
-              ✕
-            </Button>
-          )}
-        </Row>
-      ))}
-      {!back && waiting.map((w) => <span key={w.id}>{w.text}</span>)}
-      {back && off.length === 0 && <Muted>Nothing is on the list of what came off.</Muted>}
-      {!back && mayWrite && (
-        <TextEntry
-          key={off.length + waiting.length}
-          label="Came off: what, and how many clips and bolts"
-          value=""
-          longest={200}
-          needed={false}
-          onChange={(text) => {
-            if (text.trim() !== '') {
-              sheet.write({ kind: 'OFF', text: text.trim() });
-            }
-          }}
-        />
-      )}
-    </Off>
   );
 }

@@ -38,7 +38,8 @@ class PhoneTest extends Workshop {
     void aBuildIsReadBegunAndWorkedThroughStepByStep() {
         station("Build");
         button("Preview this build…").click();
-        assertThat(sheet("Preview of this build")).containsText("Cut");
+        assertThat(sheet("Preview of this build")).containsText("mark it, cut square through the tape");
+        assertThat(sheet("Preview of this build")).containsText(Pattern.compile("cut \\d+ mm to \\d+ mm"));
         assertThat(sheet("Preview of this build")).containsText("Aluminium shears or galls");
         page.keyboard().press("Escape");
         assertThat(sheet("Preview of this build")).isHidden();
@@ -64,6 +65,24 @@ class PhoneTest extends Workshop {
                         AriaRole.BUTTON,
                         new Page.GetByRoleOptions().setName(Pattern.compile("^Not done: Lay out parts"))))
                 .isVisible();
+    }
+
+    @Test
+    void whatComesOffIsListedWithTwoTapsAndCarriesItsLetter() {
+        station("Build");
+        button(Pattern.compile("^Begin a build of")).click();
+        button("Begin").click();
+        page.getByLabel("Your name").fill("Ada");
+        page.getByLabel("Your name").press("Tab");
+        unfold("All steps");
+        button("Off: bumper cover").click();
+        button("Off: undertray").click();
+        assertThat(page.getByLabel("Mark A").first()).isVisible();
+        assertThat(page.getByLabel("Mark B").first()).isVisible();
+        assertThat(button("Off: bumper cover")).hasCount(0);
+        button("Back on: undertray").click();
+        assertThat(button("Back on: undertray")).hasAttribute("aria-pressed", "true");
+        assertThat(button("Back on: bumper cover")).hasAttribute("aria-pressed", "false");
     }
 
     @Test

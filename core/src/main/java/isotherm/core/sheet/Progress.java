@@ -63,9 +63,19 @@ public record Progress(
      * Something that came off.
      *
      * @param off the entry that says so
+     * @param mark its own letter, for it and its fasteners: A for what came off first
      * @param back the entry that says that it is back on
+     * @param notes pictures and notes of it, oldest first
      */
-    public record Loose(Entry off, Optional<Entry> back) {}
+    public record Loose(Entry off, String mark, Optional<Entry> back, List<Entry> notes) {}
+
+    private static final int LETTERS = 26;
+
+    /** A to Z, then AA to AZ and on: what is struck out keeps its letter, so that no tag on a bag becomes wrong. */
+    private static String mark(int number) {
+        String last = String.valueOf((char) ('A' + number % LETTERS));
+        return number < LETTERS ? last : mark(number / LETTERS - 1) + last;
+    }
 
     /**
      * @param sheet a sheet
@@ -80,6 +90,7 @@ public record Progress(
         Map<String, Entry> overrides = new LinkedHashMap<>();
         Map<String, Entry> off = new LinkedHashMap<>();
         Map<String, Entry> back = new LinkedHashMap<>();
+        Map<String, String> marks = new LinkedHashMap<>();
         List<Entry> alarms = new ArrayList<>();
         for (Entry e : entries) {
             switch (e.kind()) {
@@ -90,7 +101,10 @@ public record Progress(
                 case NOTE, PICTURE ->
                     notes.computeIfAbsent(e.on(), k -> new ArrayList<>()).add(e);
                 case OVERRIDE -> overrides.put(e.on(), e);
-                case OFF -> off.put(e.id().toString(), e);
+                case OFF -> {
+                    off.put(e.id().toString(), e);
+                    marks.put(e.id().toString(), mark(marks.size()));
+                }
                 case NOT_OFF -> off.remove(e.on());
                 case BACK_ON -> back.put(e.on(), e);
                 default -> alarms.add(e);
@@ -119,7 +133,12 @@ public record Progress(
             gates.put(g, new Passage(missing.isEmpty() || override.isPresent(), missing, override));
         }
         List<Loose> loose = off.values().stream()
-                .map(e -> new Loose(e, Optional.ofNullable(back.get(e.id().toString()))))
+                .map(e -> e.id().toString())
+                .map(id -> new Loose(
+                        Objects.requireNonNull(off.get(id)),
+                        Objects.requireNonNull(marks.get(id)),
+                        Optional.ofNullable(back.get(id)),
+                        List.copyOf(notes.getOrDefault(id, List.of()))))
                 .collect(Collectors.toCollection(ArrayList::new));
         Collections.reverse(loose);
         return new Progress(
@@ -149,8 +168,11 @@ public record Progress(
                         .or(() -> shut(entry.on()))
                         .or(() -> at(entry.on()).reluctance())
                         .or(() -> entry.on().equals(RunSheet.REFIT_LIST) ? stillOff() : Optional.empty());
-            case NOT_DONE, TIMER, PICTURE -> ofStep(entry);
-            case NOTE -> ofStep(entry).or(() -> wordless(entry, SheetRefusal.NOTE_EMPTY));
+            case NOT_DONE, TIMER -> ofStep(entry);
+            case PICTURE -> isOff(entry) ? Optional.empty() : ofStep(entry);
+            case NOTE ->
+                (isOff(entry) ? Optional.<Message>empty() : ofStep(entry))
+                        .or(() -> wordless(entry, SheetRefusal.NOTE_EMPTY));
             case READING, LIVE_READING ->
                 ofStep(entry)
                         .or(() -> at(entry.on()).step().reading().isEmpty()
@@ -163,9 +185,7 @@ public record Progress(
                         : wordless(entry, SheetRefusal.REASON_EMPTY);
             case OFF -> wordless(entry, SheetRefusal.OFF_EMPTY);
             case BACK_ON, NOT_OFF ->
-                off.stream().noneMatch(l -> l.off().id().toString().equals(entry.on()))
-                        ? Optional.of(SheetRefusal.NOT_ON_LIST.say("text"))
-                        : Optional.empty();
+                isOff(entry) ? Optional.empty() : Optional.of(SheetRefusal.NOT_ON_LIST.say("text"));
             case ALARM -> wordless(entry, SheetRefusal.ALARM_EMPTY);
         };
     }
@@ -204,6 +224,10 @@ public record Progress(
 
     private Passage passage(Gate gate) {
         return Objects.requireNonNull(gates.get(gate), gate.name());
+    }
+
+    private boolean isOff(Entry entry) {
+        return off.stream().anyMatch(l -> l.off().id().toString().equals(entry.on()));
     }
 
     private Optional<Message> ofStep(Entry entry) {

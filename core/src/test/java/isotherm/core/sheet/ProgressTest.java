@@ -231,4 +231,31 @@ class ProgressTest {
         }
         assertThat(progress().next()).isEmpty();
     }
+
+    @Test
+    void eachThingThatCameOffKeepsItsLetterAndItsPictures() {
+        Entry bumper = write(Entry.Kind.OFF, "", "bumper");
+        Entry mistake = write(Entry.Kind.OFF, "", "wrong car");
+        Entry tray = write(Entry.Kind.OFF, "", "undertray");
+        write(Entry.Kind.NOT_OFF, mistake.id().toString(), "");
+        assertThat(refusal(Entry.Kind.PICTURE, bumper.id().toString(), "p")).isEmpty();
+        assertThat(refusal(Entry.Kind.PICTURE, mistake.id().toString(), "p")).isPresent();
+        write(Entry.Kind.PICTURE, bumper.id().toString(), "p");
+        // Last off, first on.
+        assertThat(progress().off())
+                .satisfiesExactly(
+                        l -> {
+                            assertThat(l.off()).isEqualTo(tray);
+                            assertThat(l.mark()).isEqualTo("C");
+                            assertThat(l.notes()).isEmpty();
+                        },
+                        l -> {
+                            assertThat(l.mark()).isEqualTo("A");
+                            assertThat(l.notes()).hasSize(1);
+                        });
+        for (int i = 0; i < 26; i++) {
+            write(Entry.Kind.OFF, "", "bolt " + i);
+        }
+        assertThat(progress().off().get(0).mark()).isEqualTo("AC");
+    }
 }

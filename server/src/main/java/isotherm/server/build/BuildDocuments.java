@@ -257,7 +257,10 @@ public final class BuildDocuments {
      * Something that came off.
      *
      * @param off the entry that says so
+     * @param mark its own letter, for it and its fasteners
      * @param back the entry that says that it is back on
+     * @param notes pictures and notes of it, oldest first
      */
-    public record LooseDocument(EntryDocument off, @Missing("still off") EntryDocument back) {}
+    public record LooseDocument(
+            EntryDocument off, String mark, @Missing("still off") EntryDocument back, List<EntryDocument> notes) {}
 }

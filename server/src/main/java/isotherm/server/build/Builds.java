@@ -255,7 +255,11 @@ public final class Builds {
                                 shown(g.getValue().override(), byId)))
                         .toList(),
                 p.off().stream()
-                        .map(l -> new LooseDocument(byId.get(l.off().id()), shown(l.back(), byId)))
+                        .map(l -> new LooseDocument(
+                                byId.get(l.off().id()),
+                                l.mark(),
+                                shown(l.back(), byId),
+                                l.notes().stream().map(e -> byId.get(e.id())).toList()))
                         .toList(),
                 p.alarms().stream().map(e -> byId.get(e.id())).toList());
     }

@@ -173,7 +173,7 @@ public final class SheetFiles {
     private static void loose(Document document, List<LooseDocument> off, boolean back) {
         for (LooseDocument l : off) {
             document.add(new Paragraph(
-                    (back ? l.back() == null ? "[   ]  " : "x  " : "-  ")
+                    (back ? l.back() == null ? "[   ]  " : "x  " : "-  ") + l.mark() + "  "
                             + l.off().text(),
                     Paper.TEXT));
         }

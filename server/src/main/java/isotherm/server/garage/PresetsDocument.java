@@ -54,6 +54,7 @@ public record PresetsDocument(
      * @param bracket a bracket
      * @param panel a deflector
      * @param ends four ports
+     * @param comesOff what usually comes off for a core
      * @param accessory something else in the loop
      * @param sender a sender
      * @param neighbours what stands beside filters
@@ -76,6 +77,7 @@ public record PresetsDocument(
             @Text("a bracket, to be put where its holes are") BracketDocument bracket,
             @Text("a deflector, to be put where its edges are") PanelDocument panel,
             @Text("four ports, to be put where the tape says") PlumbingDocument.EndsDocument ends,
+            @Text(value = "what usually comes off for a core, in order", max = 20) List<String> comesOff,
             @Text("something else in the loop") PlumbingDocument.AccessoryDocument accessory,
             @Text("a sender") PlumbingDocument.SenderDocument sender,
             @Text("what stands beside filters, nearest first") List<BayDocument.NeighbourDocument> neighbours,
