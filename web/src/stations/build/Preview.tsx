@@ -1,18 +1,18 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { Schemas } from '../../api/client';
 import { queries } from '../../api/queries';
 import { download } from '../../bench/download';
 import { useMoney } from '../../bench/useMoney';
 import { useBench } from '../../bench/workbench';
 import { Button, Fold, Heading, Muted, Row, Sheet } from '../../kit/kit';
 import { usePreferences } from '../../preferences/preferences';
-import { quantityOf, word } from '../../words/words';
+import { word } from '../../words/words';
+import { useFigure } from './useFigure';
 
 /** What a build would be, before a tool is lifted: every step, what it takes, and how long. */
 export function Preview({ onClose }: { onClose: () => void }) {
   const { car, duty, design } = useBench();
-  const { paper, say, show } = usePreferences();
+  const { paper, say } = usePreferences();
   const money = useMoney();
   const [problem, setProblem] = useState<string>();
   const body = { name: design.name, car, duty, design };
@@ -21,10 +21,7 @@ export function Preview({ onClose }: { onClose: () => void }) {
     ...queries.plumb(`preview ${JSON.stringify(design.plumbing)}`, { car, duty, design }, {}),
     enabled: design.plumbing !== undefined,
   });
-  const figure = (f: Schemas['SheetFigure']) => {
-    const q = quantityOf(f.measure);
-    return f.low === f.high ? show(f.low, q) : `${show(f.low, q)} to ${show(f.high, q)}`;
-  };
+  const figure = useFigure();
   const steps = sheet.data?.steps ?? [];
   const stages = [...new Set(steps.map((s) => s.stage))];
   const bill = plumbed.data?.bill ?? [];

@@ -3,11 +3,11 @@ import styled from 'styled-components';
 import { usePreferences } from '../../preferences/preferences';
 import { Button, Muted } from '../../kit/kit';
 import { PHONE, useNarrow } from '../../kit/narrow';
-import { quantityOf } from '../../words/words';
 import { SOURCE } from './measures';
 import { ReadingField } from './ReadingField';
 import type { Entry, Sheet, SheetStep, StepState } from './useSheet';
 import { Notes, Timer } from './StepNotes';
+import { useFigure } from './useFigure';
 
 const Card = styled.li`
   display: grid;
@@ -118,7 +118,8 @@ export function StepCard(props: {
   turn: boolean;
 }) {
   const { buildId, step, state, sheet, mayWrite, turn } = props;
-  const { say, show } = usePreferences();
+  const { say } = usePreferences();
+  const figure = useFigure();
   const narrow = useNarrow();
   const [asked, setAsked] = useState<boolean>();
   const open = asked ?? turn;
@@ -133,10 +134,6 @@ export function StepCard(props: {
       card.current?.scrollIntoView({ block: 'nearest', behavior: 'smooth' });
     }
   }, [turn]);
-  const figure = (f: SheetStep['figures'][number]) => {
-    const q = quantityOf(f.measure);
-    return f.low === f.high ? show(f.low, q) : `${show(f.low, q)} to ${show(f.high, q)}`;
-  };
   return (
     <Card ref={card} aria-current={turn ? 'step' : undefined} aria-label={step.what}>
       <Tick

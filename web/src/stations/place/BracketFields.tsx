@@ -1,11 +1,9 @@
 import { DocumentNumber, DocumentNumbers } from '../../kit/fields';
 import { Button, Fold, Pick, TextEntry } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
-import { word } from '../../words/words';
 import { CORE_FACES, POINTING } from '../faces';
+import { SheetPick } from './SheetPick';
 import type { Bracket } from './useBrackets';
-
-export const SHEETS = ['ALUMINIUM_5754', 'ALUMINIUM_6082_T6', 'STEEL_DC01', 'STAINLESS_1_4301'] as const;
 
 /** One bracket: its hole on the car, its hole on the core, and its sheet. */
 export function BracketFields(props: {
@@ -75,12 +73,7 @@ export function BracketFields(props: {
         />
         <TextEntry label="Mark" longest={8} value={mark} onChange={(next) => set({ mark: next || mark })} />
       </Fields>
-      <Pick
-        label={`${mark} sheet`}
-        value={bracket.sheet}
-        options={SHEETS.map((id) => ({ id, name: word('sheetMaterial', id) }))}
-        onChange={(sheet) => set({ sheet })}
-      />
+      <SheetPick mark={mark} value={bracket.sheet} onChange={(sheet) => set({ sheet })} />
       <Button onPress={onRemove}>Remove bracket {mark}</Button>
     </Fold>
   );

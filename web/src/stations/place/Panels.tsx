@@ -5,9 +5,8 @@ import { useBench } from '../../bench/workbench';
 import { DocumentNumbers } from '../../kit/fields';
 import { Button, Fold, Muted, Pick, Row, TextEntry } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
-import { word } from '../../words/words';
 import { CORE_FACES, POINTING } from '../faces';
-import { SHEETS } from './BracketFields';
+import { SheetPick } from './SheetPick';
 import type { Placement } from './Mounts';
 import { usePanels, type Panel } from './usePanels';
 
@@ -134,12 +133,7 @@ function PanelFields(props: { panel: Panel; short: string; onChange: (panel: Pan
         />
         <TextEntry label="Mark" longest={8} value={mark} onChange={(next) => set({ mark: next || mark })} />
       </Fields>
-      <Pick
-        label={`${mark} sheet`}
-        value={panel.sheet}
-        options={SHEETS.map((id) => ({ id, name: word('sheetMaterial', id) }))}
-        onChange={(sheet) => set({ sheet })}
-      />
+      <SheetPick mark={mark} value={panel.sheet} onChange={(sheet) => set({ sheet })} />
       <Button onPress={onRemove}>Remove panel {mark}</Button>
     </Fold>
   );
