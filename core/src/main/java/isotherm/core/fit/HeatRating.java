@@ -49,7 +49,8 @@ public record HeatRating(
         UnivariateFunction off = factor -> figures.stream()
                 .mapToDouble(f -> Math.log(f.rated(factor) / f.heat()))
                 .sum();
-        if (off.value(LEAST) > 0 || off.value(MOST) < 0) {
+        // Oil that is no warmer than the air gives nothing off: its logarithm is no number, and no bracket either.
+        if (!(off.value(LEAST) <= 0 && off.value(MOST) >= 0)) {
             return OptionalDouble.empty();
         }
         return OptionalDouble.of(CoreModel.EFFICACY

@@ -115,6 +115,10 @@ class EvidenceTest {
         assertThat(HeatRating.efficacy(
                         List.of(with(figures.get(0), 10 * figures.get(0).heat()))))
                 .isEmpty();
+        HeatRating cold = new HeatRating(core, CAR.oil(), 30 / 60e3, 293, 0.5, 318, 250);
+        assertThat(HeatRating.efficacy(List.of(cold)))
+                .as("oil colder than the air")
+                .isEmpty();
     }
 
     private static HeatRating with(HeatRating p, double heat) {
