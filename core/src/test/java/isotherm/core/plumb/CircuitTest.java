@@ -27,6 +27,7 @@ import isotherm.core.sheet.Job;
 import isotherm.core.sheet.RunSheet;
 import isotherm.core.sheet.Step;
 import isotherm.core.simulate.DemoCars;
+import isotherm.core.takeoff.FilterStand;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -205,5 +206,50 @@ class CircuitTest {
                 .orElseThrow();
         assertThat(opened.figures().get(0).low())
                 .isEqualTo(bottle.holds(DemoCars.car().pump().reliefPressure()), within(1e-12));
+    }
+
+    @Test
+    void aJointThatNoWrenchReachesIsMadeBeforeTheTakeoffGoesOn() {
+        FilterStand open = Plumbings.STAND;
+        FilterStand walled = new FilterStand(
+                open.thread(),
+                open.faceInner(),
+                open.faceOuter(),
+                open.stud(),
+                open.at(),
+                open.axis(),
+                open.roomBeyond(),
+                open.exchanger(),
+                open.filter(),
+                List.of(
+                        new FilterStand.Neighbour("left", Math.toRadians(342), Math.toRadians(420), 0.06),
+                        new FilterStand.Neighbour("right", Math.toRadians(230), Math.toRadians(318), 0.06)));
+        Plumbing p = Planner.byBay(
+                walled,
+                Plumbings.BAY,
+                core(Ports.UP, 1),
+                Plumbings.at(0, 0.4, 0.2, 0),
+                Plumbings.CORE_PORT,
+                choice(HoseType.Family.BRAIDED_RUBBER, Circuit.PLAIN),
+                Plumbings.PARTS,
+                false,
+                () -> false);
+        assertThat(p.fit().orElseThrow().reachable(true)).isFalse();
+        List<String> ids = RunSheet.of(new Job(
+                        DemoCars.car(),
+                        DemoCars.design(13, Place.GRILLE_AHEAD),
+                        Optional.empty(),
+                        Optional.of(p),
+                        false,
+                        Job.LEAST_CRANK))
+                .steps()
+                .stream()
+                .map(Step::id)
+                .toList();
+        assertThat(ids)
+                .doesNotHaveDuplicates()
+                .containsSubsequence(
+                        "reach-feed", "bench-feed-cut", "line-feed-first-1", "takeoff-fit", "line-feed-last-1");
+        assertThat(CircuitTest.ids(Circuit.PLAIN)).doesNotContain("reach-feed");
     }
 }

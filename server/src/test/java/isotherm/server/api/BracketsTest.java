@@ -8,6 +8,7 @@ import isotherm.server.build.BuildDocuments.NewBuild;
 import isotherm.server.build.BuildDocuments.SheetStep;
 import isotherm.server.build.Builds;
 import isotherm.server.contract.DocumentReader;
+import isotherm.server.testing.Dxf;
 import isotherm.server.testing.Examples;
 import isotherm.server.testing.RunningServer;
 import java.io.ByteArrayInputStream;
@@ -156,32 +157,11 @@ class BracketsTest {
             });
         }
         same(wanted, drawn);
-        same(
-                wanted,
-                circles(new String(SERVER.bytes("POST", "/api/brackets/patterns.dxf", q), StandardCharsets.US_ASCII)));
+        same(wanted, Dxf.circles(SERVER.bytes("POST", "/api/brackets/patterns.dxf", q)));
         for (String paper : List.of("A4", "A3", "SHEET")) {
             byte[] pdf = SERVER.bytes("POST", "/api/brackets/patterns.pdf?paper=" + paper, q);
             assertThat(new String(pdf, 0, 5, StandardCharsets.US_ASCII)).isEqualTo("%PDF-");
         }
-    }
-
-    /** Pairs of group code and value, as DXF is described. */
-    private static List<double[]> circles(String dxf) {
-        List<double[]> circles = new ArrayList<>();
-        String[] lines = dxf.split("\r?\n");
-        double[] now = null;
-        for (int i = 0; i + 1 < lines.length; i += 2) {
-            int code = Integer.parseInt(lines[i].strip());
-            if (code == 0) {
-                now = lines[i + 1].equals("CIRCLE") ? new double[3] : null;
-                if (now != null) {
-                    circles.add(now);
-                }
-            } else if (now != null && (code == 10 || code == 20 || code == 40)) {
-                now[code == 10 ? 0 : code == 20 ? 1 : 2] = Double.parseDouble(lines[i + 1]) * (code == 40 ? 2 : 1);
-            }
-        }
-        return circles;
     }
 
     /** The same but for where the drawing has its corner. */

@@ -3,11 +3,13 @@ package isotherm.server.api;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import isotherm.server.testing.Dxf;
 import isotherm.server.testing.Examples;
 import isotherm.server.testing.RunningServer;
 import java.io.ByteArrayInputStream;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
 import org.w3c.dom.NodeList;
@@ -73,7 +75,7 @@ class PanelsTest {
     }
 
     @Test
-    void theSvgHasEveryHoleOfEverySide() throws Exception {
+    void svgAndDxfHaveEveryHoleOfEverySide() throws Exception {
         ObjectNode q = shrouded();
         String svg =
                 SERVER.send("POST", "/api/brackets/patterns.svg", q.toString()).body();
@@ -88,6 +90,10 @@ class PanelsTest {
                 holes.get(0).get("xMm").doubleValue() - holes.get(1).get("xMm").doubleValue(),
                 holes.get(0).get("yMm").doubleValue() - holes.get(1).get("yMm").doubleValue());
         assertThat(apart).isEqualTo(wanted, within(0.2));
+        List<double[]> dxf = Dxf.circles(SERVER.bytes("POST", "/api/brackets/patterns.dxf", q.toString()));
+        assertThat(dxf).hasSize(16).allSatisfy(c -> assertThat(c[2]).isEqualTo(5, within(1e-6)));
+        assertThat(Math.hypot(dxf.get(0)[0] - dxf.get(1)[0], dxf.get(0)[1] - dxf.get(1)[1]))
+                .isEqualTo(wanted, within(0.2));
     }
 
     private static double distance(NodeList circles, int a, int b) {
