@@ -33,7 +33,7 @@ class BuildStoryTest extends BuildWorkshop {
             text("Came off").press("Enter");
             assertThat(page.getByText(off).first()).isVisible();
         }
-        doneUpTo("Fuel or ignition off");
+        doneUpTo("Fuel pump or injectors disabled");
         assertThat(tick("Start, idle")).isDisabled();
         crank();
         done("Start, idle");

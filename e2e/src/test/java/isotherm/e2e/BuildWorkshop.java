@@ -81,10 +81,10 @@ abstract class BuildWorkshop extends Workshop {
 
     void crank() {
         button("Crank").click();
-        look("Fuel or ignition off");
-        assertThat(step("Fuel or ignition off").getByText("filled in by the logger"))
+        look("Fuel pump or injectors disabled");
+        assertThat(step("Fuel pump or injectors disabled").getByText("filled in by the logger"))
                 .isVisible(SOON);
-        done("Fuel or ignition off");
+        done("Fuel pump or injectors disabled");
         done("Look at every joint with a lamp");
     }
 }
