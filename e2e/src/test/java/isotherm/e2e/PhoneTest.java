@@ -92,6 +92,8 @@ class PhoneTest extends Workshop {
             page.waitForTimeout(600);
             for (int width : new int[] {390, 360}) {
                 page.setViewportSize(width, 800);
+                // Drawings take the new width in the frame after the one in which they are told of it.
+                page.waitForTimeout(300);
                 Object wide = page.evaluate("document.documentElement.scrollWidth");
                 assertThat(((Number) wide).intValue()).as(name + " at " + width).isLessThanOrEqualTo(width);
             }
