@@ -18,7 +18,7 @@ export function Preview({ onClose }: { onClose: () => void }) {
   const body = { name: design.name, car, duty, design };
   const sheet = useQuery(queries.preview(body));
   const plumbed = useQuery({
-    ...queries.plumb(`preview ${JSON.stringify(design.plumbing)}`, { car, duty, design }, {}),
+    ...queries.plumb(`preview ${JSON.stringify({ car, duty, design })}`, { car, duty, design }, {}),
     enabled: design.plumbing !== undefined,
   });
   const figure = useFigure();

@@ -54,6 +54,8 @@ export function usePlumbing(compareSizes: boolean) {
       bypass: cooler?.bypassBar,
       keep: design.keepFactoryExchanger,
       oil: design.oil,
+      // What makes room is in no hose's way.
+      room: design.relocations?.map((r) => r.name),
       duty,
     }),
     PAUSE_MS,

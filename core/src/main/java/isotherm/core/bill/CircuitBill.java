@@ -45,8 +45,7 @@ final class CircuitBill {
                 .say("what")
                 .name("kind", a.kind().words())
                 .with("volume", Measure.VOLUME, a.volume(), 1)));
-        boolean tees = a.kind() == Accessory.Kind.ACCUMULATOR;
-        if (tees) {
+        if (a.kind() == Accessory.Kind.ACCUMULATOR) {
             bill.add(BillLine.part(tee(p).choose("sender", false)));
         }
         if (a.kind() == Accessory.Kind.BYPASS_FILTER && a.detail().way() == Accessory.Way.BESIDE) {

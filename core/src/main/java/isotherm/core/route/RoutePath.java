@@ -45,7 +45,7 @@ public record RoutePath(List<Vector3D> corners, List<Double> radii) {
      * @return length that its arc takes from either side, m
      */
     public double tangent(int i) {
-        return i == 0 || i == corners.size() - 1 ? 0 : radii.get(i - 1) * Math.tan(turn(i) / 2);
+        return i == 0 || i == corners.size() - 1 ? 0 : taken(i, turn(i));
     }
 
     /**
@@ -70,7 +70,11 @@ public record RoutePath(List<Vector3D> corners, List<Double> radii) {
     }
 
     private double tangent(int i, double[] turns) {
-        return i == 0 || i == turns.length - 1 ? 0 : radii.get(i - 1) * Math.tan(turns[i] / 2);
+        return i == 0 || i == turns.length - 1 ? 0 : taken(i, turns[i]);
+    }
+
+    private double taken(int i, double turn) {
+        return radii.get(i - 1) * Math.tan(turn / 2);
     }
 
     /** @return whether every arc finds room between its neighbours and no corner turns back on itself */

@@ -10,6 +10,9 @@ import org.hipparchus.geometry.euclidean.twod.Vector2D;
  * hangs on, and moved towards its parent by what the bend saves: twice the tangent less the allowance.
  */
 final class SheetFace {
+    /** Two faces that differ by less lie in one plane but for rounding, rad: there is nothing to bend. */
+    private static final double LEAST_TURN = 1e-6;
+
     private final List<Vector3D> corners;
     private final Panel panel;
     private final SheetFace[] children;
@@ -64,8 +67,7 @@ final class SheetFace {
         double angle = Vector3D.angle(out, into);
         double signed = into.dotProduct(normal) < 0 ? -angle : angle;
         Vector2D from = flat(corners.get(index));
-        Vector2D flatAlong =
-                flat(corners.get(index + 1 < corners.size() ? index + 1 : 0)).subtract(from);
+        Vector2D flatAlong = flat(corners.get((index + 1) % corners.size())).subtract(from);
         child.e1 = flatAlong.scalarMultiply(1 / flatAlong.getNorm());
         child.e2 = new Vector2D(child.e1.getY(), -child.e1.getX());
         child.origin = corners.get(index);
@@ -151,10 +153,6 @@ final class SheetFace {
         int n = kept.size();
         for (int k = 1; k <= n; k++) {
             int i = (hangs + k + n) % n;
-            if (i == hangs) {
-                into.add(kept.get(i));
-                break;
-            }
             into.add(kept.get(i));
             if (children[i] != null) {
                 children[i].outline(into);
@@ -167,15 +165,18 @@ final class SheetFace {
         List<Vector2D> kept = kept();
         for (int i = 0; i < children.length; i++) {
             SheetFace child = children[i];
-            if (child != null && Math.abs(turned[i]) > 0) {
+            if (child == null) {
+                continue;
+            }
+            if (Math.abs(turned[i]) > LEAST_TURN) {
                 List<Vector2D> its = child.kept();
                 into.add(new FlatSheet.Fold(
                         middle(kept.get(i), its.get(1)),
                         middle(kept.get((i + 1) % kept.size()), its.get(0)),
                         turned[i],
                         panel.allowance(Math.abs(turned[i]))));
-                child.folds(into);
             }
+            child.folds(into);
         }
     }
 

@@ -69,6 +69,23 @@ class FoldedPanelTest {
     }
 
     @Test
+    void aFlangeInThePanelsOwnPlaneIsNotBent() {
+        // A slanting plane, so that rounding leaves an angle that is not quite nothing.
+        Vector3D up = new Vector3D(1, 2, 3).normalize();
+        Vector3D along = up.orthogonal();
+        Vector3D on = Vector3D.crossProduct(up, along);
+        Vector3D to = new Vector3D(0.1, along);
+        Vector3D far = new Vector3D(0.06, on);
+        FoldedPanel f = folded(
+                panel(new Panel.Edge(Vector3D.ZERO, to, up, 25 * MM), new Panel.Edge(far, far.add(to), up, 25 * MM)));
+        assertThat(f.faces()).hasSize(3);
+        FlatSheet flat = f.flat().orElseThrow();
+        assertThat(flat.folds()).isEmpty();
+        assertThat(flat.holes()).hasSize(4);
+        assertThat(flat.area()).isEqualTo(0.1 * (0.06 + 2 * 0.025), within(1e-9));
+    }
+
+    @Test
     void aTwistedSideIsCreasedAlongItsDiagonal() {
         Panel twisted = panel(
                 new Panel.Edge(mm(-250, 400, 0), mm(250, 400, 0), Vector3D.PLUS_K, 0),

@@ -6,13 +6,9 @@ import isotherm.core.nose.Placement;
 import isotherm.core.sheetmetal.Bracket;
 import isotherm.core.sheetmetal.SheetMaterial;
 import isotherm.server.contract.Missing;
-import isotherm.server.contract.Problem;
 import isotherm.server.contract.Quantity;
 import isotherm.server.contract.Text;
-import java.util.HashSet;
-import java.util.List;
 import java.util.OptionalDouble;
-import java.util.Set;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /**
@@ -56,23 +52,6 @@ public record BracketDocument(
             @Quantity(value = "behind the front face", min = -100, max = 250, unit = "mm") double zMm,
             @Text("which way the face looks that the bracket lies on") CoreLayout.Pointing faces,
             @Quantity(value = "diameter", min = 3, max = 20, unit = "mm") double holeMm) {}
-
-    /**
-     * @param path where they stand
-     * @param brackets brackets of one core
-     * @param problems receives a mark that another one has, too: run sheet and pieces are told apart by it
-     */
-    static void check(String path, List<BracketDocument> brackets, List<Problem> problems) {
-        Set<String> marks = new HashSet<>();
-        for (int i = 0; i < brackets.size(); i++) {
-            if (!marks.add(brackets.get(i).mark())) {
-                problems.add(Problem.of(
-                        path + "/" + i + "/mark",
-                        brackets.get(i).mark(),
-                        "Another bracket has this mark: give each its own"));
-            }
-        }
-    }
 
     /**
      * @param at where the core is

@@ -20,6 +20,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * All choices of one design.
@@ -170,18 +172,23 @@ public record DesignDocument(
 
         /** Run sheet and pieces are told apart by their marks. */
         private void check(String path, List<Problem> problems) {
-            Set<String> marks = new HashSet<>();
+            Set<String> taken = new HashSet<>();
             if (brackets != null) {
-                BracketDocument.check(path + "/brackets", brackets, problems);
-                brackets.forEach(b -> marks.add(b.mark()));
+                marks(path + "/brackets", brackets.stream().map(BracketDocument::mark), taken, problems);
             }
-            for (int i = 0; panels != null && i < panels.size(); i++) {
-                if (!marks.add(panels.get(i).mark())) {
+            if (panels != null) {
+                marks(path + "/panels", panels.stream().map(PanelDocument::mark), taken, problems);
+            }
+        }
+
+        private static void marks(String path, Stream<String> marks, Set<String> taken, List<Problem> problems) {
+            int i = 0;
+            for (String mark : marks.toList()) {
+                if (!taken.add(mark)) {
                     problems.add(Problem.of(
-                            path + "/panels/" + i + "/mark",
-                            panels.get(i).mark(),
-                            "Another piece has this mark: give each its own"));
+                            path + "/" + i + "/mark", mark, "Another piece has this mark: give each its own"));
                 }
+                i++;
             }
         }
 
@@ -362,6 +369,11 @@ public record DesignDocument(
         return relocations == null
                 ? List.of()
                 : relocations.stream().map(RelocationDocument::toCore).toList();
+    }
+
+    /** @return names of what makes room for the core: it is in nobody's way, neither a core's, a bracket's nor a hose's */
+    public Set<String> outOfTheWay() {
+        return moved().stream().map(Relocation::name).collect(Collectors.toSet());
     }
 
     /** Something that has to move or be cut. */

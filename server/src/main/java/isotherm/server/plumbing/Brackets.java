@@ -131,14 +131,7 @@ public final class Brackets {
         }
         Placement at = design.cooler().placement().toCore();
         Core core = design.toCore().cooler().orElseThrow().core();
-        List<Bay.Box> about = new ArrayList<>();
-        if (car.nose() != null) {
-            about.addAll(Bay.of(car.nose().toCore()));
-        }
-        if (car.bay() != null) {
-            about.addAll(car.bay().toCore().boxes());
-        }
-        about.removeIf(b -> design.moved().stream().anyMatch(r -> r.name().equals(b.name())));
+        List<Bay.Box> about = about(car, design);
         List<Bay.Box> andCore = new ArrayList<>(about);
         andCore.add(CorePorts.box(core, at));
         var drawn = design.cooler().placement();
@@ -153,6 +146,19 @@ public final class Brackets {
                         : drawn.panels().stream()
                                 .map(p -> FoldedPanel.of(p.toCore(at), about))
                                 .toList());
+    }
+
+    /** What is measured in nose and bay, less what makes room. */
+    static List<Bay.Box> about(CarDocument car, DesignDocument design) {
+        List<Bay.Box> about = new ArrayList<>();
+        if (car.nose() != null) {
+            about.addAll(Bay.of(car.nose().toCore()));
+        }
+        if (car.bay() != null) {
+            about.addAll(car.bay().toCore().boxes());
+        }
+        about.removeIf(b -> design.outOfTheWay().contains(b.name()));
+        return about;
     }
 
     private static BracketAnswer written(FoldedBracket b) {

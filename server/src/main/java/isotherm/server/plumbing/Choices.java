@@ -91,7 +91,7 @@ public final class Choices {
 
     /** A car's exchanger that the design does not keep: on its coolant's side, or as a height on the filter's stud. */
     private static boolean exchangerOff(CarDocument car, DesignDocument design) {
-        boolean coolant = car.factoryExchangerWPerK() != null;
+        boolean coolant = car.factoryExchangerWPerK() != null && car.factoryExchangerWPerK() > 0;
         boolean stud = car.bay() != null
                 && car.bay().stand().exchangerMm() != null
                 && car.bay().stand().exchangerMm() > 0;

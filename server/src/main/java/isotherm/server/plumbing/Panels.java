@@ -4,10 +4,11 @@ import static isotherm.server.contract.Rounding.round;
 import static isotherm.server.plumbing.Brackets.mm;
 
 import isotherm.core.exchanger.Core;
-import isotherm.core.exchanger.CoreLayout.Pointing;
 import isotherm.core.line.Direction;
+import isotherm.core.nose.Nose;
 import isotherm.core.sheetmetal.FlatSheet;
 import isotherm.core.sheetmetal.FoldedPanel;
+import isotherm.core.sheetmetal.Shroud;
 import isotherm.server.contract.Checked;
 import isotherm.server.contract.MessageDocument;
 import isotherm.server.contract.Missing;
@@ -15,7 +16,6 @@ import isotherm.server.contract.Problem;
 import isotherm.server.contract.Text;
 import isotherm.server.garage.CarDocument;
 import isotherm.server.garage.DesignDocument;
-import isotherm.server.garage.NoseDocument.OpeningDocument;
 import isotherm.server.garage.PanelDocument;
 import isotherm.server.garage.PanelDocument.CarEdgeDocument;
 import isotherm.server.garage.PanelDocument.CoreEdgeDocument;
@@ -23,6 +23,7 @@ import isotherm.server.garage.PanelDocument.CorePointDocument;
 import isotherm.server.garage.PlumbingDocument.PointDocument;
 import isotherm.server.garage.PresetsDocument;
 import java.util.List;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import org.hipparchus.geometry.euclidean.twod.Vector2D;
 
 /** Sides of shrouds and deflectors of a design, folded from their sheets. */
@@ -152,49 +153,37 @@ public final class Panels {
      * @return upper, lower, left and right side, in the sheet that shrouds begin with
      */
     public static List<PanelDocument> shroud(ShroudQuestion q) {
-        OpeningDocument o = q.car().nose().openings().stream()
+        Nose.Opening o = q.car().nose().toCore().openings().stream()
                 .filter(x -> x.name().equals(q.opening()))
                 .findFirst()
                 .orElseThrow();
         Core core = q.design().toCore().cooler().orElseThrow().core();
-        double w = mm(core.outsideWidth() / 2);
-        double h = mm(core.outsideHeight() / 2);
-        double left = o.leftMm();
-        double right = o.leftMm() + o.widthMm();
-        double low = o.bottomMm();
-        double high = o.bottomMm() + o.heightMm();
-        return List.of(
-                side("S1", at(left, high), at(right, high), core(-w, h), core(w, h), Pointing.UP),
-                side("S2", at(left, low), at(right, low), core(-w, -h), core(w, -h), Pointing.DOWN),
-                side("S3", at(left, low), at(left, high), core(-w, -h), core(-w, h), Pointing.LEFT),
-                side("S4", at(right, low), at(right, high), core(w, -h), core(w, h), Pointing.RIGHT));
-    }
-
-    private static PointDocument at(double x, double y) {
-        return new PointDocument(x, y, 0);
-    }
-
-    private static CorePointDocument core(double x, double y) {
-        return new CorePointDocument(x, y, 0);
-    }
-
-    private static PanelDocument side(
-            String mark,
-            PointDocument from,
-            PointDocument to,
-            CorePointDocument coreFrom,
-            CorePointDocument coreTo,
-            Pointing faces) {
         PanelDocument start = PresetsDocument.shipped().starts().panel();
+        return Shroud.sides(o.face(), core).stream().map(s -> side(s, start)).toList();
+    }
+
+    private static PanelDocument side(Shroud.Side s, PanelDocument start) {
         return new PanelDocument(
-                mark,
-                new CarEdgeDocument(from, to, Direction.REARWARD, start.car().flangeMm()),
-                new CoreEdgeDocument(coreFrom, coreTo, faces, start.core().flangeMm()),
+                s.mark(),
+                new CarEdgeDocument(
+                        PointDocument.of(s.carFrom()),
+                        PointDocument.of(s.carTo()),
+                        Direction.REARWARD,
+                        start.car().flangeMm()),
+                new CoreEdgeDocument(
+                        core(s.coreFrom()),
+                        core(s.coreTo()),
+                        s.faces(),
+                        start.core().flangeMm()),
                 start.sheet(),
                 start.thicknessMm(),
                 start.radiusMm(),
                 start.holeMm(),
                 start.holes(),
                 start.kFactor());
+    }
+
+    private static CorePointDocument core(Vector3D p) {
+        return new CorePointDocument(mm(p.getX()), mm(p.getY()), mm(p.getZ()));
     }
 }

@@ -41,6 +41,9 @@ record PlumbingGround(
         if (q.car().nose() != null) {
             bay = bay.with(Bay.of(q.car().nose().toCore()));
         }
+        for (String name : q.design().outOfTheWay()) {
+            bay = bay.without(name);
+        }
         Plumbing.Choice choice = Choices.of(q.car(), q.design(), parts);
         return new PlumbingGround(q, q.car().toCore(), q.design().toCore(), bay, choice, parts, left);
     }

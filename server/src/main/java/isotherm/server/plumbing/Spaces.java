@@ -1,7 +1,6 @@
 package isotherm.server.plumbing;
 
 import isotherm.core.exchanger.Core;
-import isotherm.core.nose.Nose;
 import isotherm.core.nose.Placement;
 import isotherm.core.nose.Rect;
 import isotherm.core.route.Bay;
@@ -67,14 +66,13 @@ public final class Spaces {
     public static List<Body> answer(SpaceQuestion q) {
         List<Body> bodies = new ArrayList<>();
         if (q.car().nose() != null) {
-            Nose nose = q.car().nose().toCore();
-            nose.openings().forEach(o -> bodies.add(new Body(o.name(), What.OPENING, List.of(upright(o.face())))));
-            Bay.of(nose).forEach(b -> bodies.add(box(b)));
+            q.car()
+                    .nose()
+                    .toCore()
+                    .openings()
+                    .forEach(o -> bodies.add(new Body(o.name(), What.OPENING, List.of(upright(o.face())))));
         }
-        if (q.car().bay() != null) {
-            q.car().bay().toCore().boxes().forEach(b -> bodies.add(box(b)));
-        }
-        bodies.removeIf(b -> q.design().moved().stream().anyMatch(r -> r.name().equals(b.name())));
+        Brackets.about(q.car(), q.design()).forEach(b -> bodies.add(box(b)));
         if (q.design().cooler() != null && q.design().cooler().placement() != null) {
             bodies.add(core(
                     q.design().toCore().cooler().orElseThrow().core(),

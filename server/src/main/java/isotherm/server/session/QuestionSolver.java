@@ -18,7 +18,6 @@ import isotherm.core.fluid.Oil;
 import isotherm.core.fluid.Units;
 import isotherm.core.nose.NoseFit;
 import isotherm.core.nose.Rect;
-import isotherm.core.nose.Relocation;
 import isotherm.core.nose.Standing;
 import isotherm.core.nose.Template;
 import isotherm.core.simulate.PressureCheck;
@@ -36,7 +35,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.Collectors;
 
 /** From questions to their answers, the same for HTTP and for {@code solve}. */
 public final class QuestionSolver {
@@ -193,7 +191,7 @@ public final class QuestionSolver {
                 q.design().toCore().cooler().orElseThrow().core(),
                 q.design().cooler().placement().toCore(),
                 standing(q),
-                q.design().moved().stream().map(Relocation::name).collect(Collectors.toSet()));
+                q.design().outOfTheWay());
         return new Questions.PlacementAnswer(
                 f.place(),
                 round(f.shadedShare() * 100, 1),

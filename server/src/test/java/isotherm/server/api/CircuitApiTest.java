@@ -17,6 +17,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** The rest of the circuit and what makes room, over HTTP: from the document into bill, notes, joints and run sheet. */
@@ -108,6 +109,43 @@ class CircuitApiTest {
         assertThat(steps(q)).extracting(SheetStep::id).contains("strip-exchanger", "fill-coolant");
         ((ObjectNode) q.get("design")).put("keepFactoryExchanger", true);
         assertThat(steps(q)).extracting(SheetStep::id).doesNotContain("strip-exchanger", "fill-coolant");
+    }
+
+    @Test
+    void anExchangerOfNothingIsNone() {
+        ObjectNode q = question();
+        ((ObjectNode) q.get("car")).put("factoryExchangerWPerK", 0);
+        ((ObjectNode) q.get("car").get("bay").get("stand")).remove("exchangerMm");
+        ((ObjectNode) q.get("design")).put("keepFactoryExchanger", false);
+        assertThat(steps(q)).extracting(SheetStep::id).doesNotContain("strip-exchanger", "fill-coolant");
+    }
+
+    @Test
+    void aHoseGoesWhereSomethingMovesAway() {
+        ObjectNode q = question();
+        JsonNode free = feed(q);
+        JsonNode way = free.get("points").get(free.get("points").size() / 2);
+        ((ArrayNode) q.get("car").get("bay").get("boxes"))
+                .addObject()
+                .put("name", "bottle")
+                .put("kind", "SOFT")
+                .put("leftMm", way.get("xMm").doubleValue() - 10)
+                .put("bottomMm", way.get("yMm").doubleValue() - 10)
+                .put("frontMm", way.get("zMm").doubleValue() - 10)
+                .put("widthMm", 20)
+                .put("heightMm", 20)
+                .put("depthMm", 20);
+        assertThat(feed(q).get("points")).as("round it").isNotEqualTo(free.get("points"));
+        ((ObjectNode) q.get("design"))
+                .putArray("relocations")
+                .addObject()
+                .put("name", "bottle")
+                .put("what", "MOVED");
+        assertThat(feed(q).get("points")).isEqualTo(free.get("points"));
+    }
+
+    private static JsonNode feed(ObjectNode q) {
+        return plumbed(q).get("lines").get(0);
     }
 
     @Test
