@@ -93,7 +93,7 @@ class DemoGarage implements ApplicationRunner {
                         car.toCore(),
                         duty,
                         DocumentReader.read(log.get("design").toString(), DesignDocument.class)
-                                .toCore(),
+                                .toCore(car),
                         truth,
                         log.get("rowsPerSecond").doubleValue(),
                         log.get("seed").longValue()),

@@ -29,6 +29,8 @@ public enum BillItem implements MessageTopic {
     RIVET_NUT,
     /** Rubber mount. */
     RUBBER_MOUNT,
+    /** What closes the seat of an exchanger. */
+    EXCHANGER_SEAT,
     /** Heat sleeve. */
     HEAT_SLEEVE,
     /** Takeoff. */
@@ -69,6 +71,8 @@ public enum BillItem implements MessageTopic {
     SEPARATOR,
     /** Engine oil. */
     ENGINE_OIL,
+    /** Oil of an ordinary change. */
+    ENGINE_OIL_CHANGE,
     /** Oil filter. */
     OIL_FILTER,
     /** Tape. */

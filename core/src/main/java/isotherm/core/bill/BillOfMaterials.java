@@ -1,7 +1,9 @@
 package isotherm.core.bill;
 
+import isotherm.core.car.Work;
 import isotherm.core.line.FittingChain;
 import isotherm.core.line.Line;
+import isotherm.core.line.MadeJoint;
 import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
 import isotherm.core.parts.Practice;
@@ -17,12 +19,13 @@ import java.util.stream.Stream;
  * What is bought for a plumbing.
  *
  * @param p the plumbing
+ * @param work what of it is built: the rest is on the car
  */
-public record BillOfMaterials(Plumbing p) {
+public record BillOfMaterials(Plumbing p, Work work) {
     /** Separators hold a pair this often, m (default). */
     private static final double SEPARATOR_SPACING = 0.20;
     /** No joint of the loop is tightened harder than this, N·m (default). */
-    private static final double TORQUE_WRENCH = 40;
+    static final double TORQUE_WRENCH = 40;
     /** A kit made to fit costs so much more than the same parts loose (default, an estimate). */
     private static final double KIT_FACTOR = 1.5;
 
@@ -33,47 +36,29 @@ public record BillOfMaterials(Plumbing p) {
      */
     public List<BillLine> lines(double addedOil, double oilChange) {
         Map<String, BillLine> bill = new LinkedHashMap<>();
-        put(
-                bill,
-                part(
-                        BillItem.TAKEOFF
-                                .say("what")
-                                .name("kind", p.takeoff().kind().words()),
-                        p.takeoff().maker() + " " + p.takeoff().number(),
-                        1,
-                        p.takeoff().price()));
+        if (work.takeoff()) {
+            put(
+                    bill,
+                    part(
+                            BillItem.TAKEOFF
+                                    .say("what")
+                                    .name("kind", p.takeoff().kind().words()),
+                            p.takeoff().maker() + " " + p.takeoff().number(),
+                            1,
+                            p.takeoff().price()));
+        }
         for (Line l : p.lines()) {
-            l.fromChain().ifPresent(c -> adaptors(bill, c));
-            l.toChain().ifPresent(c -> adaptors(bill, c));
-            Stream.of(l.fromEnd(), l.toEnd())
-                    .flatMap(Optional::stream)
-                    .forEach(e -> put(
-                            bill,
-                            part(
-                                    BillItem.HOSE_END
-                                            .say("what")
-                                            .name("size", e.dash())
-                                            .choose("straight", e.angle() == 0)
-                                            .with("angle", Measure.ANGLE, e.angle(), 0),
-                                    e.maker() + " " + e.number(),
-                                    1,
-                                    e.price())));
-            if (!p.hose().family().cuttable()) {
-                l.cut()
-                        .flatMap(c -> box(c.standard()))
-                        .ifPresent(s -> put(
-                                bill,
-                                part(
-                                        BillItem.MADE_UP_LINE
-                                                .say("what")
-                                                .name("size", p.hose().dash())
-                                                .with("length", Measure.LENGTH, s),
-                                        p.hose().maker() + " " + p.hose().number() + "-" + Math.round(s * 1e3),
-                                        1,
-                                        s * p.hose().pricePerMetre())));
+            if (work.hoses()) {
+                l.fromChain().ifPresent(c -> adaptors(bill, c));
+            }
+            if (work.coreJoints()) {
+                l.toChain().ifPresent(c -> adaptors(bill, c));
+            }
+            if (work.hoses()) {
+                ends(bill, l);
             }
         }
-        if (p.hose().family().cuttable()) {
+        if (work.hoses() && p.hose().family().cuttable()) {
             put(
                     bill,
                     new BillLine(
@@ -87,11 +72,43 @@ public record BillOfMaterials(Plumbing p) {
                             Optional.of(Measure.DISTANCE),
                             p.hose().pricePerMetre()));
         }
-        CircuitBill.of(p).forEach(line -> put(bill, line));
-        clips(bill);
+        CircuitBill.of(p, work).forEach(line -> put(bill, line));
+        if (work.hoses()) {
+            clips(bill);
+        }
         consumables(bill, addedOil, oilChange);
         tools(bill);
         return List.copyOf(bill.values());
+    }
+
+    private void ends(Map<String, BillLine> bill, Line l) {
+        Stream.of(l.fromEnd(), l.toEnd())
+                .flatMap(Optional::stream)
+                .forEach(e -> put(
+                        bill,
+                        part(
+                                BillItem.HOSE_END
+                                        .say("what")
+                                        .name("size", e.dash())
+                                        .choose("straight", e.angle() == 0)
+                                        .with("angle", Measure.ANGLE, e.angle(), 0),
+                                e.maker() + " " + e.number(),
+                                1,
+                                e.price())));
+        if (!p.hose().family().cuttable()) {
+            l.cut()
+                    .flatMap(c -> box(c.standard()))
+                    .ifPresent(s -> put(
+                            bill,
+                            part(
+                                    BillItem.MADE_UP_LINE
+                                            .say("what")
+                                            .name("size", p.hose().dash())
+                                            .with("length", Measure.LENGTH, s),
+                                    p.hose().maker() + " " + p.hose().number() + "-" + Math.round(s * 1e3),
+                                    1,
+                                    s * p.hose().pricePerMetre())));
+        }
     }
 
     private static Optional<Double> box(java.util.OptionalDouble d) {
@@ -129,8 +146,8 @@ public record BillOfMaterials(Plumbing p) {
                         litres * 1e-3,
                         Optional.of(Measure.VOLUME),
                         0));
-        put(bill, used(BillItem.OIL_FILTER.say("what"), p.takeoff().kind().underFilter() ? 1 : 0));
-        for (FittingChain.Pair joint : p.joints()) {
+        put(bill, used(BillItem.OIL_FILTER.say("what"), filter() ? 1 : 0));
+        for (FittingChain.Pair joint : opened().stream().map(MadeJoint::pair).toList()) {
             switch (joint.one().joint()) {
                 case TAPER -> put(bill, used(BillItem.TAPE.say("what"), 1));
                 case BSPP, METRIC ->
@@ -167,8 +184,24 @@ public record BillOfMaterials(Plumbing p) {
         put(bill, used(BillItem.SUNDRIES.say("what"), 1));
     }
 
+    /** Whether the filter comes off: takeoff and thermostat sit under it. */
+    private boolean filter() {
+        return (work.takeoff() || work == Work.THERMOSTAT) && p.takeoff().kind().underFilter();
+    }
+
+    /** Joints that are opened and made: their seals are renewed. */
+    private List<MadeJoint> opened() {
+        return work.hoses()
+                ? p.made()
+                : work.coreJoints()
+                        ? p.lines().stream()
+                                .flatMap(l -> MadeJoint.atLast(l, p.circuit().practice()).stream())
+                                .toList()
+                        : List.of();
+    }
+
     private void tools(Map<String, BillLine> bill) {
-        p.made().stream()
+        opened().stream()
                 .map(j -> j.tightening().wrench())
                 .filter(w -> w > 0)
                 .distinct()
@@ -179,13 +212,19 @@ public record BillOfMaterials(Plumbing p) {
                                 .say("what")
                                 .with("width", Measure.LENGTH, w, 1)
                                 .name("inches", inches(w)))));
-        put(bill, tool(BillItem.HOSE_TOOLS.say("what").choose("family", p.hose().family())));
+        if (work.hoses()) {
+            put(
+                    bill,
+                    tool(BillItem.HOSE_TOOLS
+                            .say("what")
+                            .choose("family", p.hose().family())));
+        }
         put(bill, tool(BillItem.SAFETY_TOOLS.say("what").with("torque", Measure.TORQUE, torqueWrench())));
     }
 
     /** To what a torque wrench has to reach: ours, or what the makers ask for. */
     private double torqueWrench() {
-        return p.made().stream()
+        return opened().stream()
                 .flatMap(j -> j.tightening().torque().stream())
                 .mapToDouble(Tightening.Range::high)
                 .reduce(TORQUE_WRENCH, Math::max);
@@ -259,7 +298,7 @@ public record BillOfMaterials(Plumbing p) {
                 .filter(Optional::isPresent)
                 .count();
         // A hose end takes about half an hour with its trial fit, routing and offering up another three.
-        double made = (p.hose().family().cuttable() ? 0.5 * ends : 0) + 3;
+        double made = work.hoses() ? (p.hose().family().cuttable() ? 0.5 * ends : 0) + 3 : 0;
         return new KitOrLoose(price, price * KIT_FACTOR, 3 + made, 3);
     }
 }

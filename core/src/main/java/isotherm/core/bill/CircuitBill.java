@@ -1,5 +1,6 @@
 package isotherm.core.bill;
 
+import isotherm.core.car.Work;
 import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
 import isotherm.core.parts.Accessory;
@@ -18,11 +19,13 @@ final class CircuitBill {
 
     private CircuitBill() {}
 
-    static List<BillLine> of(Plumbing p) {
+    static List<BillLine> of(Plumbing p, Work work) {
         List<BillLine> bill = new ArrayList<>();
-        p.circuit().accessories().forEach(a -> accessory(p, a, bill));
-        p.circuit().senders().forEach(s -> sender(p, s, bill));
-        if (p.circuit().practice().clamped() && p.hose().family() == HoseType.Family.PUSH_ON) {
+        if (work == Work.WHOLE) {
+            p.circuit().accessories().forEach(a -> accessory(p, a, bill));
+            p.circuit().senders().forEach(s -> sender(p, s, bill));
+        }
+        if (work.hoses() && p.circuit().practice().clamped() && p.hose().family() == HoseType.Family.PUSH_ON) {
             bill.add(BillLine.pieces(
                     BillLine.Group.PARTS,
                     BillItem.BAND_CLAMP
@@ -30,14 +33,17 @@ final class CircuitBill {
                             .with("size", Measure.LENGTH, p.hose().outside()),
                     BARBS * (double) p.lines().size()));
         }
-        p.circuit().coolant().ifPresent(c -> {
-            bill.add(
-                    c == Circuit.CoolantEnds.JOINED
-                            ? BillLine.part(BillItem.COOLANT_HOSE.say("what"))
-                            : BillLine.pieces(BillLine.Group.PARTS, BillItem.COOLANT_CAPS.say("what"), 2));
-            bill.add(BillLine.pieces(BillLine.Group.CONSUMABLES, BillItem.COOLANT.say("what"), 1));
-        });
+        p.circuit().coolant().ifPresent(c -> bill.addAll(exchangerOff(c)));
         return bill;
+    }
+
+    /** What closes the coolant's hoses where an exchanger was. */
+    static List<BillLine> exchangerOff(Circuit.CoolantEnds c) {
+        return List.of(
+                c == Circuit.CoolantEnds.JOINED
+                        ? BillLine.part(BillItem.COOLANT_HOSE.say("what"))
+                        : BillLine.pieces(BillLine.Group.PARTS, BillItem.COOLANT_CAPS.say("what"), 2),
+                BillLine.pieces(BillLine.Group.CONSUMABLES, BillItem.COOLANT.say("what"), 1));
     }
 
     private static void accessory(Plumbing p, Accessory a, List<BillLine> bill) {

@@ -1,6 +1,7 @@
 package isotherm.core.bill;
 
 import isotherm.core.car.Design;
+import isotherm.core.car.Work;
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.exchanger.Core;
 import isotherm.core.hydraulics.OilThermostat;
@@ -22,32 +23,61 @@ public final class DesignBill {
     private DesignBill() {}
 
     /**
+     * @param work what of the design is built
      * @param design a design with a cooler
      * @param placement where the core is; empty while that is not known
-     * @param plan the plumbing
+     * @param plan the plumbing; empty while it is not chosen
      * @param sleeved whether both hoses wear a heat sleeve
      * @param sheets brackets and panels, as they are folded
      * @param cores cores that can be bought
      * @return what is bought for it
      */
     public static List<BillLine> of(
+            Work work,
             Design design,
             Optional<Placement> placement,
-            Plumbing plan,
+            Optional<Plumbing> plan,
             boolean sleeved,
             SheetWork sheets,
             List<CorePart> cores) {
         Design.Cooler c = design.cooler().orElseThrow();
         List<BillLine> bill = new ArrayList<>();
-        bill.add(core(c.core(), cores));
+        if (work.core()) {
+            bill.add(core(c.core(), cores));
+        }
         c.loop()
                 .thermostat()
-                .filter(t -> t.site() == OilThermostat.Site.IN_LINE
-                        || !plan.takeoff().thermostat())
+                .filter(t -> work == Work.THERMOSTAT
+                        || work == Work.WHOLE
+                                && (t.site() == OilThermostat.Site.IN_LINE
+                                        || plan.filter(p -> p.takeoff().thermostat())
+                                                .isEmpty()))
                 .ifPresent(t -> bill.add(BillLine.part(BillItem.THERMOSTAT
                         .say("what")
                         .choose("housing", t.site() == OilThermostat.Site.HOUSING)
                         .with("opens", Measure.TEMPERATURE, t.opensK()))));
+        if (work.core()) {
+            around(c, placement, sheets, bill);
+        }
+        if (work.hoses() && sleeved) {
+            plan.filter(p -> p.lines().stream().allMatch(l -> l.cut().isPresent()))
+                    .ifPresent(p -> bill.add(sleeve(p)));
+        }
+        return bill;
+    }
+
+    private static BillLine sleeve(Plumbing plan) {
+        double length = plan.lines().stream()
+                .mapToDouble(l -> l.cut().orElseThrow().free())
+                .sum();
+        return metres(
+                BillLine.Group.PARTS,
+                BillItem.HEAT_SLEEVE.say("what").name("size", plan.hose().dash()),
+                Math.ceil(length * 2) / 2);
+    }
+
+    /** What holds the core and leads its air. */
+    private static void around(Design.Cooler c, Optional<Placement> placement, SheetWork sheets, List<BillLine> bill) {
         c.airway()
                 .fan()
                 .ifPresent(f -> bill.add(BillLine.part(BillItem.FAN
@@ -61,16 +91,6 @@ public final class DesignBill {
         placement.ifPresent(p -> place(p, sheets.goodPanels().isEmpty(), bill));
         sheets.goodBrackets().forEach(b -> bill.add(bracket(b)));
         sheets.goodPanels().forEach(p -> bill.add(panel(p)));
-        if (sleeved && plan.lines().stream().allMatch(l -> l.cut().isPresent())) {
-            double length = plan.lines().stream()
-                    .mapToDouble(l -> l.cut().orElseThrow().free())
-                    .sum();
-            bill.add(metres(
-                    BillLine.Group.PARTS,
-                    BillItem.HEAT_SLEEVE.say("what").name("size", plan.hose().dash()),
-                    Math.ceil(length * 2) / 2));
-        }
-        return bill;
     }
 
     private static void place(Placement p, boolean unfolded, List<BillLine> bill) {

@@ -8,6 +8,7 @@ import isotherm.core.heat.Engine;
 import isotherm.core.heat.HeatSchool;
 import isotherm.core.hydraulics.GaugePoint;
 import isotherm.core.hydraulics.OilPump;
+import isotherm.core.hydraulics.UpstreamCore;
 import java.util.OptionalDouble;
 
 /**
@@ -257,7 +258,15 @@ public record Car(
                 cooler.airway()
                         .withPressure(correction.air())
                         .withHeatAhead(cooler.airway().heatAhead() * correction.ahead()),
-                cooler.loop().withThermostat(cooler.loop().thermostat().map(t -> t.withOpening(correction.opening()))),
+                cooler.loop()
+                        .withThermostat(cooler.loop().thermostat().map(t -> t.withOpening(correction.opening())))
+                        .withUpstream(cooler.loop()
+                                .upstream()
+                                .map(u -> new UpstreamCore(
+                                        u.core(),
+                                        u.airway().withPressure(correction.air()),
+                                        u.feed(),
+                                        u.efficacy() * correction.efficacy()))),
                 cooler.efficacy() * correction.efficacy());
     }
 

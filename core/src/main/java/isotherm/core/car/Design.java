@@ -7,6 +7,7 @@ import isotherm.core.exchanger.CoreModel;
 import isotherm.core.fluid.Oil;
 import isotherm.core.hydraulics.CoolerLoop;
 import isotherm.core.hydraulics.OilThermostat;
+import isotherm.core.hydraulics.UpstreamCore;
 import java.util.Optional;
 
 /**
@@ -66,6 +67,25 @@ public record Design(
          */
         public static Cooler of(Core core, Airway airway, CoolerLoop loop) {
             return new Cooler(core, airway, loop, CoreModel.EFFICACY);
+        }
+
+        /**
+         * @param first a cooler whose takeoff and thermostat stay, and whose core the oil comes to before this one
+         * @return this cooler's core in series behind it
+         */
+        public Cooler behind(Cooler first) {
+            return new Cooler(
+                    core,
+                    airway,
+                    new CoolerLoop(
+                            loop.feed(),
+                            loop.back(),
+                            first.loop.plateHeads(),
+                            first.loop.thermostat(),
+                            loop.extraVolume() + first.loop.extraVolume(),
+                            first.loop.bypass(),
+                            Optional.of(new UpstreamCore(first.core, first.airway, first.loop.feed(), first.efficacy))),
+                    efficacy);
         }
     }
 

@@ -19,6 +19,7 @@ import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
  * @param thermostat the thermostat, or none for oil through the core at all times
  * @param extraVolume an accumulator's or by-pass filter's oil, m³
  * @param bypass pressure across the loop at which a by-pass valve in the plate lets oil past the core, Pa; empty without one
+ * @param upstream another core between the takeoff and this one, in series with it; empty without one
  */
 public record CoolerLoop(
         Hose feed,
@@ -26,7 +27,8 @@ public record CoolerLoop(
         double plateHeads,
         Optional<OilThermostat> thermostat,
         double extraVolume,
-        OptionalDouble bypass) {
+        OptionalDouble bypass,
+        Optional<UpstreamCore> upstream) {
     /** Velocity heads lost in a sandwich plate with an open thermostat (default). */
     public static final double PLATE_HEADS = 3.5;
 
@@ -44,11 +46,31 @@ public record CoolerLoop(
     }
 
     /**
+     * A loop with one core.
+     *
+     * @param feed hose to the core
+     * @param back hose from the core
+     * @param plateHeads velocity heads lost in plate and thermostat, on the feed bore
+     * @param thermostat the thermostat, or none for oil through the core at all times
+     * @param extraVolume an accumulator's or by-pass filter's oil, m³
+     * @param bypass pressure across the loop at which a by-pass valve opens, Pa; empty without one
+     */
+    public CoolerLoop(
+            Hose feed,
+            Hose back,
+            double plateHeads,
+            Optional<OilThermostat> thermostat,
+            double extraVolume,
+            OptionalDouble bypass) {
+        this(feed, back, plateHeads, thermostat, extraVolume, bypass, Optional.empty());
+    }
+
+    /**
      * @param newThermostat another thermostat, or none
      * @return the same loop with it
      */
     public CoolerLoop withThermostat(Optional<OilThermostat> newThermostat) {
-        return new CoolerLoop(feed, back, plateHeads, newThermostat, extraVolume, bypass);
+        return new CoolerLoop(feed, back, plateHeads, newThermostat, extraVolume, bypass, upstream);
     }
 
     /**
@@ -57,7 +79,7 @@ public record CoolerLoop(
      * @return the same loop with other hoses
      */
     public CoolerLoop withHoses(Hose newFeed, Hose newBack) {
-        return new CoolerLoop(newFeed, newBack, plateHeads, thermostat, extraVolume, bypass);
+        return new CoolerLoop(newFeed, newBack, plateHeads, thermostat, extraVolume, bypass, upstream);
     }
 
     /**
@@ -65,7 +87,15 @@ public record CoolerLoop(
      * @return the same loop with it
      */
     public CoolerLoop withBypass(OptionalDouble opens) {
-        return new CoolerLoop(feed, back, plateHeads, thermostat, extraVolume, opens);
+        return new CoolerLoop(feed, back, plateHeads, thermostat, extraVolume, opens, upstream);
+    }
+
+    /**
+     * @param other another core between the takeoff and this one, or none
+     * @return the same loop with it
+     */
+    public CoolerLoop withUpstream(Optional<UpstreamCore> other) {
+        return new CoolerLoop(feed, back, plateHeads, thermostat, extraVolume, bypass, other);
     }
 
     /**
@@ -129,7 +159,7 @@ public record CoolerLoop(
     /**
      * One part of the loop's pressure loss.
      *
-     * @param what {@code plate}, {@code feed hose}, {@code core} or {@code return hose}
+     * @param what {@code plate}, {@code upstream core}, {@code feed hose}, {@code core} or {@code return hose}
      * @param pascal pressure loss, Pa
      */
     public record Loss(String what, double pascal) {}
@@ -143,6 +173,7 @@ public record CoolerLoop(
     public List<Loss> losses(CoreModel core, double massFlow, LoopOil oil) {
         List<Loss> losses = new ArrayList<>();
         losses.add(new Loss("plate", plate(massFlow, oil.feed())));
+        upstream.ifPresent(u -> losses.add(new Loss("upstream core", upstream(massFlow, oil.feed()))));
         losses.add(new Loss("feed hose", feed.pressureDrop(massFlow, oil.feed())));
         losses.add(new Loss("core", core.oilPressureDrop(massFlow, oil.film())));
         losses.add(new Loss("return hose", back.pressureDrop(massFlow, oil.back())));
@@ -152,10 +183,16 @@ public record CoolerLoop(
     /**
      * @param massFlow oil mass flow through the loop, kg/s
      * @param oil oil properties
-     * @return pressure loss of plate, thermostat and the hose to the core, Pa
+     * @return pressure loss of plate, thermostat, a core upstream and the hose to the core, Pa
      */
     public double toCore(double massFlow, OilState oil) {
-        return plate(massFlow, oil) + feed.pressureDrop(massFlow, oil);
+        return plate(massFlow, oil) + upstream(massFlow, oil) + feed.pressureDrop(massFlow, oil);
+    }
+
+    private double upstream(double massFlow, OilState oil) {
+        return upstream.map(u ->
+                        u.feed().pressureDrop(massFlow, oil) + new CoreModel(u.core()).oilPressureDrop(massFlow, oil))
+                .orElse(0.0);
     }
 
     private double plate(double massFlow, OilState oil) {
@@ -218,6 +255,10 @@ public record CoolerLoop(
      * @return oil in hoses, core and extras, m³
      */
     public double volume(CoreModel core) {
-        return feed.volume() + back.volume() + core.core().holdUp() + extraVolume;
+        return feed.volume()
+                + back.volume()
+                + core.core().holdUp()
+                + upstream.map(u -> u.feed().volume() + u.core().holdUp()).orElse(0.0)
+                + extraVolume;
     }
 }

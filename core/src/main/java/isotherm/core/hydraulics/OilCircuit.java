@@ -60,10 +60,10 @@ public final class OilCircuit {
             double loopPressureDrop,
             List<CoolerLoop.Loss> losses) {
 
-        /** @return pressure that plate and feed hose take before the core, Pa */
+        /** @return pressure that plate, a core upstream and feed hose take before the core, Pa */
         public double toCore() {
             return losses.stream()
-                    .filter(l -> l.what().equals("plate") || l.what().equals("feed hose"))
+                    .filter(l -> !l.what().equals("core") && !l.what().equals("return hose"))
                     .mapToDouble(CoolerLoop.Loss::pascal)
                     .sum();
         }

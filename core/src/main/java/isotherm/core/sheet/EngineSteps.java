@@ -26,13 +26,13 @@ final class EngineSteps {
     private static final double FAR_END_WARM = Units.kelvin(55);
 
     private final Job job;
-    private final Design.Cooler cooler;
+    private final Optional<Design.Cooler> cooler;
     private final PressureCheck pressures;
     private final List<Step> steps;
 
     EngineSteps(Job job, PressureCheck pressures, List<Step> steps) {
         this.job = job;
-        this.cooler = job.design().cooler().orElseThrow();
+        this.cooler = job.design().cooler().filter(c -> job.work().cooled());
         this.pressures = pressures;
         this.steps = steps;
     }
@@ -68,7 +68,9 @@ final class EngineSteps {
                         .add();
             }
         }
-        if (cooler.core().ports() != Ports.DOWN && pressures.primeSeconds() >= LONG_PRIME) {
+        boolean opened = cooler.filter(c -> job.work().coreJoints() && c.core().ports() != Ports.DOWN)
+                .isPresent();
+        if (opened && pressures.primeSeconds() >= LONG_PRIME) {
             step(Stage.FILL, "fill-loop", StepText.FILL_LOOP)
                     .saying(m -> m.with("prime", Measure.TIME, pressures.primeSeconds(), 1))
                     .figure(
@@ -79,29 +81,38 @@ final class EngineSteps {
                             FigureSource.OF_DESIGN)
                     .add();
         }
-        step(Stage.FILL, "fill-engine", StepText.FILL_ENGINE)
+        StepWriter engine = step(Stage.FILL, "fill-engine", StepText.FILL_ENGINE)
+                .saying(m -> m.choose("cooled", cooler.isPresent()))
                 .figure(
                         SheetFigure.ORDINARY_CHANGE,
                         Measure.VOLUME,
                         job.car().oilVolume(),
                         Step.Source.OWN,
                         FigureSource.OIL_QUANTITY)
-                .figure(
-                        SheetFigure.FOR_THE_COOLER,
-                        Measure.VOLUME,
-                        pressures.loopVolume(),
-                        Step.Source.ESTIMATE,
-                        FigureSource.OF_DESIGN)
-                .reading(StepWriter.anything(SheetFigure.OIL_POURED, Measure.VOLUME))
-                .add();
-        job.plumbing().flatMap(p -> p.circuit().coolant()).ifPresent(c -> step(
-                        Stage.FILL, "fill-coolant", StepText.FILL_COOLANT)
-                .add());
+                .reading(StepWriter.anything(SheetFigure.OIL_POURED, Measure.VOLUME));
+        if (cooler.isPresent()) {
+            engine.figure(
+                    SheetFigure.FOR_THE_COOLER,
+                    Measure.VOLUME,
+                    pressures.loopVolume(),
+                    Step.Source.ESTIMATE,
+                    FigureSource.OF_DESIGN);
+        }
+        engine.add();
+        if (job.coolant()) {
+            step(Stage.FILL, "fill-coolant", StepText.FILL_COOLANT)
+                    .reading(StepWriter.anything(SheetFigure.COOLANT_POURED, Measure.VOLUME))
+                    .add();
+        }
         step(Stage.FILL, "fill-battery", StepText.FILL_BATTERY).add();
     }
 
+    /** What else is in the loop; where its hoses are not opened it stays as it is. */
     private List<Accessory> accessories() {
-        return job.plumbing().map(p -> p.circuit().accessories()).orElse(List.of());
+        return job.plumbing()
+                .filter(p -> job.work().hoses())
+                .map(p -> p.circuit().accessories())
+                .orElse(List.of());
     }
 
     private void leakCheck() {
@@ -130,7 +141,7 @@ final class EngineSteps {
                 .reading(StepWriter.anything(SheetFigure.OIL_TOPPED_UP, Measure.VOLUME))
                 .behind(Gate.START)
                 .add();
-        Optional<OilThermostat> thermostat = cooler.loop().thermostat();
+        Optional<OilThermostat> thermostat = cooler.flatMap(c -> c.loop().thermostat());
         step(Stage.LEAK_CHECK, RunSheet.WARM_OIL, StepText.WARM_OIL)
                 .saying(m -> m.choose("thermostat", thermostat.isPresent()))
                 .timer(WARM_RUN)
@@ -149,16 +160,23 @@ final class EngineSteps {
                         Optional.of(Channel.OIL)))
                 .behind(Gate.START)
                 .add();
-        step(Stage.LEAK_CHECK, RunSheet.WARM_FAR_END, StepText.WARM_FAR_END)
-                .reading(new Step.Reading(
-                        SheetFigure.FAR_END.say("name"),
-                        Measure.TEMPERATURE,
-                        FAR_END_WARM,
-                        job.car().limits().limitK(),
-                        true,
-                        Optional.of(Channel.CORE_FAR)))
-                .behind(Gate.START)
-                .add();
+        if (cooler.isPresent()) {
+            step(Stage.LEAK_CHECK, RunSheet.WARM_FAR_END, StepText.WARM_FAR_END)
+                    .reading(new Step.Reading(
+                            SheetFigure.FAR_END.say("name"),
+                            Measure.TEMPERATURE,
+                            FAR_END_WARM,
+                            job.car().limits().limitK(),
+                            true,
+                            Optional.of(Channel.CORE_FAR)))
+                    .behind(Gate.START)
+                    .add();
+        }
+        if (job.coolant()) {
+            step(Stage.LEAK_CHECK, "warm-coolant", StepText.WARM_COOLANT)
+                    .behind(Gate.START)
+                    .add();
+        }
         accessories().stream()
                 .filter(a -> a.kind() == Accessory.Kind.ACCUMULATOR && a.valve() != Accessory.Valve.NONE)
                 .findFirst()
@@ -181,11 +199,16 @@ final class EngineSteps {
         step(Stage.REFIT, RunSheet.REFIT_LIST, StepText.REFIT_LIST)
                 .behind(Gate.BUMPER)
                 .add();
-        step(Stage.REFIT, "refit-air", StepText.REFIT_AIR).behind(Gate.BUMPER).add();
+        if (cooler.isPresent()) {
+            step(Stage.REFIT, "refit-air", StepText.REFIT_AIR)
+                    .behind(Gate.BUMPER)
+                    .add();
+        }
     }
 
     private void drive() {
         step(Stage.FIRST_DRIVE, "drive-gentle", StepText.DRIVE_GENTLE)
+                .saying(m -> m.choose("coolant", job.coolant()))
                 .figure(
                         SheetFigure.LOAD_FROM,
                         Measure.TEMPERATURE,
@@ -199,7 +222,7 @@ final class EngineSteps {
                         job.car().limits().limitK(),
                         false,
                         Optional.of(Channel.OIL)))
-                .behind(Gate.BUMPER)
+                .behind(Gate.DRIVE)
                 .add();
     }
 
@@ -215,7 +238,7 @@ final class EngineSteps {
             StepWriter again = step(Stage.SECOND_CHECK, "second-retorque-" + n++, StepText.SECOND_RETORQUE)
                     .saying(m -> m.name("first", j.first()).name("second", j.second()))
                     .reading(StepWriter.anything(SheetFigure.TORQUE_OR_ANGLE_USED, Measure.TORQUE))
-                    .behind(Gate.BUMPER);
+                    .behind(Gate.DRIVE);
             t.torque()
                     .ifPresent(r -> again.figure(
                             SheetFigure.TORQUE,
@@ -230,21 +253,29 @@ final class EngineSteps {
 
     private void secondCheck() {
         step(Stage.SECOND_CHECK, "second-joints", StepText.SECOND_JOINTS)
-                .behind(Gate.BUMPER)
+                .behind(Gate.DRIVE)
                 .add();
-        retorqued();
+        if (job.work().coreJoints()) {
+            retorqued();
+        }
+        if (job.coolant()) {
+            step(Stage.SECOND_CHECK, "second-coolant", StepText.SECOND_COOLANT)
+                    .reading(StepWriter.anything(SheetFigure.COOLANT_POURED, Measure.VOLUME))
+                    .behind(Gate.DRIVE)
+                    .add();
+        }
         step(Stage.SECOND_CHECK, "second-level", StepText.SECOND_LEVEL)
                 .reading(StepWriter.anything(SheetFigure.OIL_TOPPED_UP, Measure.VOLUME))
-                .behind(Gate.BUMPER)
+                .behind(Gate.DRIVE)
                 .add();
         step(Stage.SECOND_CHECK, "second-hand-over", StepText.SECOND_HAND_OVER)
                 .figure(
                         SheetFigure.OIL_AT_CHANGE,
                         Measure.VOLUME,
-                        job.car().oilVolume() + pressures.loopVolume(),
+                        job.car().oilVolume() + (cooler.isPresent() ? pressures.loopVolume() : 0),
                         Step.Source.ESTIMATE,
                         FigureSource.OF_DESIGN)
-                .behind(Gate.BUMPER)
+                .behind(Gate.DRIVE)
                 .add();
     }
 

@@ -2,7 +2,9 @@ package isotherm.core.sheet;
 
 import isotherm.core.airflow.Airway;
 import isotherm.core.car.Design;
+import isotherm.core.car.Work;
 import isotherm.core.fluid.Units;
+import isotherm.core.hydraulics.OilThermostat;
 import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
 import isotherm.core.nose.Placement;
@@ -27,7 +29,9 @@ final class FittingSteps {
     private static final double TOUCHABLE = Units.kelvin(45);
 
     private final Job job;
-    private final Design.Cooler cooler;
+    /** Empty where only an exchanger comes off. */
+    private final Optional<Design.Cooler> cooler;
+
     private final PressureCheck pressures;
     private final LineSteps lines;
     private final List<Step> steps;
@@ -36,15 +40,27 @@ final class FittingSteps {
         this.pressures = pressures;
         this.lines = lines;
         this.job = job;
-        this.cooler = job.design().cooler().orElseThrow();
+        this.cooler = job.design().cooler();
         this.steps = steps;
     }
 
     void write() {
         prepare();
         strip();
-        mount();
-        takeoff();
+        if (job.work().core()) {
+            mount(cooler.orElseThrow());
+        }
+        if (job.work().takeoff()) {
+            takeoff();
+        } else if (job.work() == Work.THERMOSTAT) {
+            thermostat();
+        } else if (job.work() == Work.EXCHANGER) {
+            step(Stage.TAKEOFF, "exchanger-seat", StepText.EXCHANGER_SEAT)
+                    .reading(StepWriter.anything(SheetFigure.TORQUE_USED, Measure.TORQUE))
+                    .joint(LeakKind.GASKET)
+                    .add();
+            filter();
+        }
     }
 
     private void prepare() {
@@ -81,13 +97,21 @@ final class FittingSteps {
                             .name("how", r.how()))
                     .add();
         }
-        job.plumbing().flatMap(p -> p.circuit().coolant()).ifPresent(c -> step(
-                        Stage.STRIP, "strip-exchanger", StepText.EXCHANGER_OFF)
+        if (job.coolantOpened()) {
+            step(Stage.STRIP, "strip-coolant", StepText.COOLANT_DRAIN).add();
+        }
+        job.exchangerOff().ifPresent(c -> step(Stage.STRIP, "strip-exchanger", StepText.EXCHANGER_OFF)
                 .saying(m -> m.choose("ends", c))
                 .add());
+        if (job.work() == Work.CORE) {
+            step(Stage.STRIP, "strip-core", StepText.OLD_CORE_OFF).add();
+        }
+        if (job.work() == Work.HOSES) {
+            step(Stage.STRIP, "strip-hoses", StepText.OLD_HOSES_OFF).add();
+        }
     }
 
-    private void mount() {
+    private void mount(Design.Cooler cooler) {
         step(Stage.MOUNT, "mount-accept", StepText.CORE_ACCEPT)
                 .figure(
                         SheetFigure.CORE_MADE_FOR,
@@ -191,12 +215,14 @@ final class FittingSteps {
                     .saying(m -> m.name("takeoff", name))
                     .reading(StepWriter.anything(SheetFigure.TORQUE_USED, Measure.TORQUE));
             centreBolt(bolt, takeoff.flatMap(Takeoff::figure));
+            bolt.joint(LeakKind.GASKET);
             takeoff.ifPresent(t -> bolt.figure(
                     SheetFigure.HEIGHT_ADDED, Measure.LENGTH, t.height(), Step.Source.OWN, FigureSource.CATALOGUE));
             bolt.add();
         } else {
             step(Stage.TAKEOFF, "takeoff-fit", StepText.TAKEOFF_BLOCK)
                     .reading(StepWriter.anything(SheetFigure.TORQUE_USED, Measure.TORQUE))
+                    .joint(LeakKind.O_RING)
                     .add();
         }
         boolean listed =
@@ -205,7 +231,43 @@ final class FittingSteps {
             step(Stage.TAKEOFF, "takeoff-senders", StepText.TAKEOFF_SENDERS).add();
         }
         lines.senders(Stage.TAKEOFF);
-        step(Stage.TAKEOFF, "takeoff-filter", StepText.TAKEOFF_FILTER).add();
+        filter();
+    }
+
+    private void filter() {
+        step(Stage.TAKEOFF, "takeoff-filter", StepText.TAKEOFF_FILTER)
+                .joint(LeakKind.GASKET)
+                .add();
+    }
+
+    /** Another thermostat, where the one that is there sits: under the filter, or in the line. */
+    private void thermostat() {
+        OilThermostat.Site site = cooler.orElseThrow()
+                .loop()
+                .thermostat()
+                .map(OilThermostat::site)
+                .orElse(OilThermostat.Site.PLATE);
+        boolean inLine = site == OilThermostat.Site.IN_LINE;
+        StepWriter swap = step(Stage.TAKEOFF, "thermostat-swap", StepText.THERMOSTAT_SWAP)
+                .saying(m -> m.choose("site", site))
+                .reading(StepWriter.anything(SheetFigure.TORQUE_USED, Measure.TORQUE))
+                .joint(inLine ? LeakKind.CONE : LeakKind.GASKET);
+        cooler.get()
+                .loop()
+                .thermostat()
+                .ifPresent(t -> swap.figure(
+                        SheetFigure.THERMOSTAT_OPENS,
+                        Measure.TEMPERATURE,
+                        t.opensK(),
+                        Step.Source.OWN,
+                        FigureSource.DESIGN));
+        if (site == OilThermostat.Site.PLATE) {
+            centreBolt(swap, job.plumbing().map(Plumbing::takeoff).flatMap(Takeoff::figure));
+        }
+        swap.add();
+        if (site == OilThermostat.Site.PLATE) {
+            filter();
+        }
     }
 
     private static void centreBolt(StepWriter bolt, Optional<MakersFigure> figure) {

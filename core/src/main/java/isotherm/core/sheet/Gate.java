@@ -8,7 +8,9 @@ public enum Gate implements MessageTopic {
     /** No start before cranking showed pressure and no leak. */
     START(List.of(RunSheet.CRANK, RunSheet.CRANK_LEAK)),
     /** No bumper before the warm leak check after the thermostat opened. */
-    BUMPER(List.of(RunSheet.WARM_OIL, RunSheet.WARM_FAR_END, RunSheet.WARM_LEAK));
+    BUMPER(List.of(RunSheet.WARM_OIL, RunSheet.WARM_FAR_END, RunSheet.WARM_LEAK)),
+    /** No drive before all that came off is back on. */
+    DRIVE(List.of(RunSheet.REFIT_LIST));
 
     private final List<String> needs;
 

@@ -2,8 +2,10 @@ package isotherm.core.sheet;
 
 import isotherm.core.car.Car;
 import isotherm.core.car.Design;
+import isotherm.core.car.Work;
 import isotherm.core.nose.Placement;
 import isotherm.core.nose.Relocation;
+import isotherm.core.parts.Circuit;
 import isotherm.core.plumb.Plumbing;
 import isotherm.core.sheetmetal.SheetWork;
 import java.util.List;
@@ -13,13 +15,16 @@ import java.util.Optional;
  * What is to be built.
  *
  * @param car the car
- * @param design a design with a cooler
+ * @param design a design; one with a cooler unless only an exchanger comes off
  * @param placement where the core sits, once it is placed
  * @param plumbing takeoff and hoses, once they are chosen
  * @param sleeved whether the hoses get a heat sleeve
  * @param sheets brackets and panels, as they are folded
  * @param relocations what makes room for the core
  * @param leastCrank gauge pressure that cranking has to show, Pa above ambient
+ * @param work what of the design is built
+ * @param exchangerOff what becomes of the coolant's hoses of a factory exchanger that comes off; empty where none does
+ * @param coolantOpened whether the cooling circuit is opened, as where the radiator moves
  */
 public record Job(
         Car car,
@@ -29,12 +34,15 @@ public record Job(
         boolean sleeved,
         SheetWork sheets,
         List<Relocation> relocations,
-        double leastCrank) {
+        double leastCrank,
+        Work work,
+        Optional<Circuit.CoolantEnds> exchangerOff,
+        boolean coolantOpened) {
     /** Gauge pressure that cranking has to show unless its people say otherwise, Pa (default). */
     public static final double LEAST_CRANK = 1.4e5;
 
     /**
-     * Without sheet metal of its own.
+     * The whole of a design, without sheet metal of its own.
      *
      * @param car the car
      * @param design a design with a cooler
@@ -50,14 +58,30 @@ public record Job(
             Optional<Plumbing> plumbing,
             boolean sleeved,
             double leastCrank) {
-        this(car, design, placement, plumbing, sleeved, SheetWork.NONE, List.of(), leastCrank);
+        this(
+                car,
+                design,
+                placement,
+                plumbing,
+                sleeved,
+                SheetWork.NONE,
+                List.of(),
+                leastCrank,
+                Work.WHOLE,
+                plumbing.flatMap(p -> p.circuit().coolant()),
+                false);
     }
 
     /** Checks that there is something to build. */
     public Job {
         relocations = List.copyOf(relocations);
-        if (design.cooler().isEmpty()) {
+        if (work.cooled() && design.cooler().isEmpty()) {
             throw new IllegalArgumentException("A design without a cooler has nothing to build");
         }
+    }
+
+    /** Whether coolant is drained, for the radiator's sake or for an exchanger's. */
+    boolean coolant() {
+        return coolantOpened || exchangerOff.isPresent();
     }
 }

@@ -1,6 +1,7 @@
 package isotherm.core.sheet;
 
 import isotherm.core.car.Design;
+import isotherm.core.car.Work;
 import isotherm.core.exchanger.Ports;
 import isotherm.core.line.CutList;
 import isotherm.core.line.FittingChain;
@@ -24,7 +25,7 @@ final class LineSteps {
     private static final double HEAT_UP = 105;
 
     private final Job job;
-    private final Design.Cooler cooler;
+    private final Optional<Design.Cooler> cooler;
     private final PressureCheck pressures;
     private final List<Step> steps;
     /** Lines that were made before the takeoff went on. */
@@ -32,12 +33,42 @@ final class LineSteps {
 
     LineSteps(Job job, PressureCheck pressures, List<Step> steps) {
         this.job = job;
-        this.cooler = job.design().cooler().orElseThrow();
+        this.cooler = job.design().cooler();
         this.pressures = pressures;
         this.steps = steps;
     }
 
     void write() {
+        if (job.work().hoses()) {
+            hoses();
+        } else if (job.work() == Work.CORE) {
+            step(Stage.BENCH, "lines-stay", StepText.LINES_STAY).add();
+            prefill();
+            step(Stage.LINES, "lines-begin", StepText.LINES_BEGIN).add();
+            job.plumbing().ifPresentOrElse(p -> p.lines().forEach(l -> side(l, false, Stage.LINES)), () -> List.of(
+                            "feed", "return")
+                    .forEach(this::ownJointAtCore));
+        }
+        if (job.work().cooled()) {
+            if (job.work().hoses()) {
+                senders(Stage.LINES);
+            }
+            routed();
+        }
+    }
+
+    private void ownJointAtCore(String line) {
+        step(Stage.LINES, "line-" + line + "-last", StepText.LINE_OWN_JOINT)
+                .saying(m -> m.name("line", line).name("port", "core"))
+                .reading(StepWriter.anything(SheetFigure.TORQUE_OR_ANGLE_USED, Measure.TORQUE))
+                .joint(LeakKind.CONE)
+                .add();
+    }
+
+    private void hoses() {
+        if (job.work() == Work.IN_SERIES) {
+            step(Stage.BENCH, "lines-in-series", StepText.LINES_IN_SERIES).add();
+        }
         job.plumbing()
                 .ifPresentOrElse(
                         p -> {
@@ -53,8 +84,6 @@ final class LineSteps {
                             unplanned();
                             prefill();
                         });
-        senders(Stage.LINES);
-        routed();
     }
 
     /** Senders that are screwed in at a stage: those of the takeoff with it, those of the hoses with their tees. */
@@ -73,7 +102,7 @@ final class LineSteps {
                             .name("thread", s.onThread()))
                     .reading(StepWriter.anything(SheetFigure.TORQUE_OR_ANGLE_USED, Measure.TORQUE));
             tightened(w, t);
-            w.add();
+            w.joint(LeakKind.TAPER).add();
         }
     }
 
@@ -185,8 +214,7 @@ final class LineSteps {
     }
 
     private void prefill() {
-        Ports ports = cooler.core().ports();
-        if (ports == Ports.DOWN) {
+        if (cooler.orElseThrow().core().ports() == Ports.DOWN) {
             step(Stage.BENCH, "prefill-core", StepText.PREFILL_CORE)
                     .figure(
                             SheetFigure.OIL_IN_LOOP,
@@ -220,6 +248,7 @@ final class LineSteps {
         if (chain.isEmpty() || end.isEmpty()) {
             step(stage, "line-" + line.name() + (first ? "-first" : "-last"), StepText.LINE_OWN_JOINT)
                     .saying(m -> m.name("line", line.name()).name("port", port.name()))
+                    .joint(LeakKind.OTHER)
                     .add();
             return;
         }
@@ -246,7 +275,7 @@ final class LineSteps {
                         .choose("retorque", t.retorque()))
                 .reading(StepWriter.anything(SheetFigure.TORQUE_OR_ANGLE_USED, Measure.TORQUE));
         tightened(w, t);
-        w.add();
+        w.joint(LeakKind.of(joint)).add();
     }
 
     /** Puts torque and turn with their source at a step. */

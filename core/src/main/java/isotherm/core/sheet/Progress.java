@@ -1,8 +1,8 @@
 package isotherm.core.sheet;
 
 import isotherm.core.message.Message;
-import java.util.ArrayList;
 import java.util.Collections;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -20,9 +20,15 @@ import java.util.stream.Collectors;
  * @param gates every gate
  * @param off what came off, in the order in which it goes back on: last off, first on
  * @param alarms what the watch said
+ * @param leaks what leaked, and how far it is mended, in the order in which it was found
  */
 public record Progress(
-        RunSheet sheet, Map<String, At> steps, Map<Gate, Passage> gates, List<Loose> off, List<Entry> alarms) {
+        RunSheet sheet,
+        Map<String, At> steps,
+        Map<Gate, Passage> gates,
+        List<Loose> off,
+        List<Entry> alarms,
+        List<Leak> leaks) {
     /**
      * A step with what was written on it.
      *
@@ -60,93 +66,35 @@ public record Progress(
     public record Passage(boolean open, List<String> missing, Optional<Entry> override) {}
 
     /**
-     * Something that came off.
-     *
-     * @param off the entry that says so
-     * @param mark its own letter, for it and its fasteners: A for what came off first
-     * @param back the entry that says that it is back on
-     * @param notes pictures and notes of it, oldest first
-     */
-    public record Loose(Entry off, String mark, Optional<Entry> back, List<Entry> notes) {}
-
-    private static final int LETTERS = 26;
-
-    /** A to Z, then AA to AZ and on: what is struck out keeps its letter, so that no tag on a bag becomes wrong. */
-    private static String mark(int number) {
-        String last = String.valueOf((char) ('A' + number % LETTERS));
-        return number < LETTERS ? last : mark(number / LETTERS - 1) + last;
-    }
-
-    /**
      * @param sheet a sheet
      * @param entries what was written on it, oldest first
      * @return how far it is
      */
     public static Progress of(RunSheet sheet, List<Entry> entries) {
-        Map<String, Entry> done = new LinkedHashMap<>();
-        Map<String, Entry> readings = new LinkedHashMap<>();
-        Map<String, Entry> timers = new LinkedHashMap<>();
-        Map<String, List<Entry>> notes = new LinkedHashMap<>();
-        Map<String, Entry> overrides = new LinkedHashMap<>();
-        Map<String, Entry> off = new LinkedHashMap<>();
-        Map<String, Entry> back = new LinkedHashMap<>();
-        Map<String, String> marks = new LinkedHashMap<>();
-        List<Entry> alarms = new ArrayList<>();
-        for (Entry e : entries) {
-            switch (e.kind()) {
-                case DONE -> done.put(e.on(), e);
-                case NOT_DONE -> done.remove(e.on());
-                case READING, LIVE_READING -> readings.put(e.on(), e);
-                case TIMER -> timers.put(e.on(), e);
-                case NOTE, PICTURE ->
-                    notes.computeIfAbsent(e.on(), k -> new ArrayList<>()).add(e);
-                case OVERRIDE -> overrides.put(e.on(), e);
-                case OFF -> {
-                    off.put(e.id().toString(), e);
-                    marks.put(e.id().toString(), mark(marks.size()));
-                }
-                case NOT_OFF -> off.remove(e.on());
-                case BACK_ON -> back.put(e.on(), e);
-                default -> alarms.add(e);
-            }
-        }
-        Map<String, At> steps = new LinkedHashMap<>();
-        for (Step s : sheet.steps()) {
-            steps.put(
-                    s.id(),
-                    new At(
-                            s,
-                            Optional.ofNullable(done.get(s.id())),
-                            Optional.ofNullable(readings.get(s.id())),
-                            Optional.ofNullable(timers.get(s.id())),
-                            List.copyOf(notes.getOrDefault(s.id(), List.of()))));
-        }
-        Map<Gate, Passage> gates = new LinkedHashMap<>();
+        SheetBook book = new SheetBook(entries);
+        Map<String, At> steps = book.steps(sheet);
+        List<Loose> off = book.loose();
+        List<Leak> leaks = book.leaks();
+        Map<Gate, Passage> gates = new EnumMap<>(Gate.class);
         for (Gate g : Gate.values()) {
             List<String> missing = g.needs().stream()
                     .filter(steps::containsKey)
-                    .map(steps::get)
-                    .filter(a -> a.done().isEmpty() || a.reluctance().isPresent())
-                    .map(a -> a.step().id())
+                    .filter(id -> waits(Objects.requireNonNull(steps.get(id)), off, leaks))
                     .toList();
-            Optional<Entry> override = Optional.ofNullable(overrides.get(g.name()));
+            Optional<Entry> override = book.override(g);
             gates.put(g, new Passage(missing.isEmpty() || override.isPresent(), missing, override));
         }
-        List<Loose> loose = off.values().stream()
-                .map(e -> e.id().toString())
-                .map(id -> new Loose(
-                        Objects.requireNonNull(off.get(id)),
-                        Objects.requireNonNull(marks.get(id)),
-                        Optional.ofNullable(back.get(id)),
-                        List.copyOf(notes.getOrDefault(id, List.of()))))
-                .collect(Collectors.toCollection(ArrayList::new));
-        Collections.reverse(loose);
-        return new Progress(
-                sheet,
-                Collections.unmodifiableMap(steps),
-                Collections.unmodifiableMap(gates),
-                List.copyOf(loose),
-                List.copyOf(alarms));
+        return new Progress(sheet, steps, Collections.unmodifiableMap(gates), off, book.alarms(), leaks);
+    }
+
+    /** Whether a gate waits for a step, called done as it may be: a leak that was found there opens it again. */
+    private static boolean waits(At a, List<Loose> off, List<Leak> leaks) {
+        String id = a.step().id();
+        return a.done().isEmpty()
+                || a.reluctance().isPresent()
+                || leaks.stream().anyMatch(l -> l.open() && l.found().on().equals(id))
+                || id.equals(RunSheet.REFIT_LIST)
+                        && off.stream().anyMatch(l -> l.back().isEmpty());
     }
 
     /** @return the first step that is not done; empty when all are */
@@ -166,6 +114,7 @@ public record Progress(
             case DONE ->
                 ofStep(entry)
                         .or(() -> shut(entry.on()))
+                        .or(() -> leaking(entry.on()))
                         .or(() -> at(entry.on()).reluctance())
                         .or(() -> entry.on().equals(RunSheet.REFIT_LIST) ? stillOff() : Optional.empty());
             case NOT_DONE, TIMER -> ofStep(entry);
@@ -183,9 +132,22 @@ public record Progress(
                 gates.keySet().stream().noneMatch(g -> g.name().equals(entry.on()))
                         ? Optional.of(SheetRefusal.NO_SUCH_GATE.say("text"))
                         : wordless(entry, SheetRefusal.REASON_EMPTY);
-            case OFF -> wordless(entry, SheetRefusal.OFF_EMPTY);
-            case BACK_ON, NOT_OFF ->
-                isOff(entry) ? Optional.empty() : Optional.of(SheetRefusal.NOT_ON_LIST.say("text"));
+            case OFF ->
+                entry.on().isEmpty() || isOff(entry)
+                        ? wordless(entry, SheetRefusal.OFF_EMPTY)
+                        : Optional.of(SheetRefusal.NOT_ON_LIST.say("text"));
+            case BACK_ON ->
+                loose(entry).map(this::held).orElseGet(() -> Optional.of(SheetRefusal.NOT_ON_LIST.say("text")));
+            case NOT_OFF -> isOff(entry) ? Optional.empty() : Optional.of(SheetRefusal.NOT_ON_LIST.say("text"));
+            case LEAK -> ofStep(entry).or(() -> wordless(entry, SheetRefusal.LEAK_NOWHERE));
+            case LEAK_STEP ->
+                open(entry)
+                        .map(l -> order(l, entry))
+                        .orElseGet(() -> Optional.of(SheetRefusal.NO_SUCH_LEAK.say("text")));
+            case NO_LEAK ->
+                open(entry)
+                        .map(l -> wordless(entry, SheetRefusal.NOTE_EMPTY))
+                        .orElseGet(() -> Optional.of(SheetRefusal.NO_SUCH_LEAK.say("text")));
             case ALARM -> wordless(entry, SheetRefusal.ALARM_EMPTY);
         };
     }
@@ -227,7 +189,50 @@ public record Progress(
     }
 
     private boolean isOff(Entry entry) {
-        return off.stream().anyMatch(l -> l.off().id().toString().equals(entry.on()));
+        return loose(entry).isPresent();
+    }
+
+    private Optional<Loose> loose(Entry entry) {
+        return off.stream()
+                .filter(l -> l.off().id().toString().equals(entry.on()))
+                .findFirst();
+    }
+
+    /** Fasteners go back after what they hold. */
+    private Optional<Message> held(Loose fastener) {
+        return off.stream()
+                .filter(l -> l.off().id().toString().equals(fastener.off().on()))
+                .filter(l -> l.back().isEmpty())
+                .findFirst()
+                .map(l -> SheetRefusal.HELD_STILL_OFF
+                        .say("text")
+                        .name("mark", l.mark())
+                        .name("name", l.off().text()));
+    }
+
+    private Optional<Leak> open(Entry entry) {
+        return leaks.stream()
+                .filter(l -> l.open() && l.found().id().toString().equals(entry.on()))
+                .findFirst();
+    }
+
+    /** Nobody opens a joint before the engine stands and the pressure is off: what is done about a leak has its order. */
+    private static Optional<Message> order(Leak leak, Entry entry) {
+        LeakStep next = leak.next().orElseThrow();
+        return SheetBook.step(entry).filter(s -> s == next).isPresent()
+                ? Optional.empty()
+                : Optional.of(SheetRefusal.LEAK_ORDER.say("text").say("step", next.what(leak.kind())));
+    }
+
+    /** No step that comes with a leak or after it is done before that is dry. */
+    private Optional<Message> leaking(String step) {
+        List<String> order = List.copyOf(steps.keySet());
+        return leaks.stream()
+                .filter(l -> l.open() && order.indexOf(l.found().on()) <= order.indexOf(step))
+                .findFirst()
+                .map(l -> SheetRefusal.LEAK_OPEN
+                        .say("text")
+                        .name("where", l.found().text()));
     }
 
     private Optional<Message> ofStep(Entry entry) {
@@ -252,7 +257,7 @@ public record Progress(
     private Optional<Message> stillOff() {
         Set<String> names = off.stream()
                 .filter(l -> l.back().isEmpty())
-                .map(l -> l.off().text())
+                .map(l -> l.mark() + " " + l.off().text())
                 .collect(Collectors.toCollection(LinkedHashSet::new));
         return names.isEmpty()
                 ? Optional.empty()

@@ -79,6 +79,8 @@ enum SheetFigure implements MessageTopic {
     LOAD_FROM,
     /** Highest oil temperature. */
     HIGHEST_OIL,
+    /** Coolant that was poured in. */
+    COOLANT_POURED,
     /** Oil at each change. */
     OIL_AT_CHANGE;
 

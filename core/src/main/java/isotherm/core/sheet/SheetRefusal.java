@@ -30,7 +30,17 @@ enum SheetRefusal implements MessageTopic {
     /** Step quoted. */
     STEP_QUOTED,
     /** Still off. */
-    STILL_OFF;
+    STILL_OFF,
+    /** What it holds is to be back on first. */
+    HELD_STILL_OFF,
+    /** A leak is open. */
+    LEAK_OPEN,
+    /** Say where it leaks. */
+    LEAK_NOWHERE,
+    /** There is no such leak that is open. */
+    NO_SUCH_LEAK,
+    /** Something of a leak comes first. */
+    LEAK_ORDER;
 
     @Override
     public String chapter() {

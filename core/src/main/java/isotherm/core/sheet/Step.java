@@ -17,6 +17,7 @@ import java.util.Optional;
  * @param reading what is read and written down; empty where nothing is
  * @param timer seconds to wait; 0 without a wait
  * @param behind what has to be shown before this may be done; empty where nothing has
+ * @param joint how the joint seals that is made here; empty where none is
  */
 public record Step(
         String id,
@@ -27,7 +28,8 @@ public record Step(
         List<Figure> figures,
         Optional<Reading> reading,
         double timer,
-        Optional<Gate> behind) {
+        Optional<Gate> behind,
+        Optional<LeakKind> joint) {
     /** Defensive copy. */
     public Step {
         figures = List.copyOf(figures);

@@ -22,6 +22,7 @@ final class StepWriter {
     private double timer;
     private Optional<Step.Reading> reading = Optional.empty();
     private Optional<Gate> behind = Optional.empty();
+    private Optional<LeakKind> joint = Optional.empty();
 
     StepWriter(Stage stage, String id, StepText text, List<Step> steps) {
         this.text = text;
@@ -60,6 +61,11 @@ final class StepWriter {
         return this;
     }
 
+    StepWriter joint(LeakKind kind) {
+        joint = Optional.of(kind);
+        return this;
+    }
+
     void add() {
         steps.add(new Step(
                 id,
@@ -70,7 +76,8 @@ final class StepWriter {
                 figures,
                 reading,
                 timer,
-                behind));
+                behind,
+                joint));
     }
 
     static Step.Reading anything(SheetFigure name, Measure measure) {

@@ -13,6 +13,7 @@ import isotherm.core.fluid.Air;
 import isotherm.core.fluid.Oil;
 import isotherm.core.hydraulics.CoolerLoop;
 import isotherm.core.hydraulics.OilCircuit;
+import isotherm.core.hydraulics.UpstreamCore;
 import java.util.Optional;
 
 /**
@@ -110,7 +111,10 @@ public record OperatingPoint(int cell, Optional<CoreMoment> core, OilCircuit.Poi
                     * (coolantK - ambientK)
                     / (air.coreMassFlow() * Air.SPECIFIC_HEAT);
         }
-        double oilK = s.oil()[cell];
+        double oilK = c.loop()
+                .upstream()
+                .map(u -> afterUpstream(u, radiator, weather, s, cell, oil, oilFlow))
+                .orElse(s.oil()[cell]);
         return new CoreMoment(
                 model.rate(
                         oil,
@@ -123,5 +127,26 @@ public record OperatingPoint(int cell, Optional<CoreMoment> core, OilCircuit.Poi
                         c.efficacy()),
                 air,
                 airInK);
+    }
+
+    /** Oil as a core upstream leaves it, K. */
+    private static double afterUpstream(
+            UpstreamCore u, Radiator radiator, Weather weather, Session s, int cell, Oil oil, double oilFlow) {
+        CoreModel model = new CoreModel(u.core());
+        AirNetwork network =
+                new AirNetwork(u.airway(), model, Optional.of(radiator), weather.ambientK(), weather.pressure());
+        AirFlow air = network.at(
+                s.demand().speed()[cell], s.fan()[cell], s.coolant()[cell] > SessionEquations.RADIATOR_FAN_FROM);
+        double oilK = s.oil()[cell];
+        return model.rate(
+                        oil,
+                        oilFlow * oil.density(oilK),
+                        oilK,
+                        air.coreMassFlow(),
+                        weather.ambientK() + u.airway().warmedAhead(air.coreMassFlow() * Air.SPECIFIC_HEAT),
+                        weather.pressure(),
+                        network.openShare(),
+                        u.efficacy())
+                .oilOutK();
     }
 }

@@ -72,6 +72,9 @@ public final class SessionEquations {
     private final double returnMass;
     private final double returnMetal;
     private final @Nullable CoolerTable cooler;
+    /** A core through which the oil goes before, null without one. */
+    private final @Nullable UpstreamCooling upstream;
+
     private final double[][] air = new double[4][];
     private final double[] heatIn;
     private final double[] coolantIn;
@@ -126,7 +129,11 @@ public final class SessionEquations {
                 .orElse(null);
         this.returnMass =
                 fitted.map(c -> c.loop().volume(core.get()) * fluid.density15()).orElse(1.0);
-        this.returnMetal = core.map(c -> c.core().mass() * 900).orElse(0.0);
+        this.upstream = fitted.flatMap(c -> c.loop().upstream())
+                .map(u -> new UpstreamCooling(
+                        u, fluid, oil, demand.speed(), Optional.of(car.radiator(design)), ambientK, pascal))
+                .orElse(null);
+        this.returnMetal = core.map(c -> c.core().mass() * 900).orElse(0.0) + (upstream == null ? 0 : upstream.metal());
         AirTable table = new AirTable(
                 demand.speed(),
                 fitted.flatMap(c -> c.airway().fan()).isPresent(),
@@ -269,10 +276,17 @@ public final class SessionEquations {
                 airInK += valve * coveredK * (coolantK - ambientK) / airRate;
             }
             double mass = rho * coolerFlow(flow, oilK, returnK, share);
-            cooling = cooler.heat(mass, oilK, returnK, airRate, conductance, airInK);
+            double before = 0;
+            double inK = oilK;
+            if (upstream != null && mass > 1e-9) {
+                before = upstream.heat(
+                        cell, own, assist, mass, oilK, (oilK + returnK) / 2, ambientK, valve * (coolantK - ambientK));
+                inK -= before / (mass * oil.specificHeat(oilK));
+            }
+            cooling = before + cooler.heat(mass, inK, returnK, airRate, conductance, airInK);
             carried = mass * (oil.enthalpy(oilK) - oil.enthalpy(returnK));
             if (stream == Place.Stream.AHEAD_OF_RADIATOR && airRate > 0) {
-                radiatorInK += cooling / airRate;
+                radiatorInK += (cooling - before) / airRate;
             }
             dy[RETURN] = (carried - cooling) / (returnMass * oil.specificHeat(returnK) + returnMetal);
             if (controlled != null) {

@@ -60,7 +60,9 @@ public final class Simulator {
     public static Session run(
             Car car, DemandTrace demand, Weather weather, Design design, double startOilK, double startCoolantK) {
         SessionEquations equations = new SessionEquations(car, demand, weather, design);
-        Optional<Fan> fan = design.cooler().flatMap(c -> c.airway().fan());
+        Optional<Fan> fan = design.cooler()
+                .flatMap(c -> c.airway().fan().or(() -> c.loop().upstream().flatMap(u -> u.airway()
+                        .fan())));
         int n = demand.cells();
         double[] oil = new double[n];
         double[] returned = new double[n];

@@ -6,6 +6,7 @@ import isotherm.core.airflow.Airway;
 import isotherm.core.airflow.Airways;
 import isotherm.core.airflow.Place;
 import isotherm.core.car.Design;
+import isotherm.core.car.Work;
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.exchanger.Core;
 import isotherm.core.exchanger.Ports;
@@ -29,7 +30,8 @@ class DesignBillTest {
     private static final Design DESIGN = DemoCars.design(13, Place.GRILLE_AHEAD).withCore(CORE);
 
     private static List<BillLine> bill(Design design, Optional<Placement> placement, boolean sleeved) {
-        return DesignBill.of(design, placement, PLAN, sleeved, SheetWork.NONE, CorePart.shipped());
+        return DesignBill.of(
+                Work.WHOLE, design, placement, Optional.of(PLAN), sleeved, SheetWork.NONE, CorePart.shipped());
     }
 
     private static List<String> topics(List<BillLine> bill) {

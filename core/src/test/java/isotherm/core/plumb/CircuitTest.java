@@ -10,6 +10,7 @@ import isotherm.core.airflow.Place;
 import isotherm.core.bill.BillItem;
 import isotherm.core.bill.BillLine;
 import isotherm.core.bill.BillOfMaterials;
+import isotherm.core.car.Work;
 import isotherm.core.exchanger.Ports;
 import isotherm.core.line.MadeJoint;
 import isotherm.core.line.Wire;
@@ -54,7 +55,7 @@ class CircuitTest {
 
     private static double bought(Plumbing p, MessageTopic item) {
         String topic = item.say("what").topic();
-        return new BillOfMaterials(p)
+        return new BillOfMaterials(p, Work.WHOLE)
                 .lines(1e-3, 5e-3).stream()
                         .filter(b -> b.what().topic().equals(topic))
                         .mapToDouble(BillLine::quantity)

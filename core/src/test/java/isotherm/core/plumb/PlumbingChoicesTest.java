@@ -14,6 +14,7 @@ import static org.assertj.core.api.Assertions.within;
 import isotherm.core.bill.BillItem;
 import isotherm.core.bill.BillLine;
 import isotherm.core.bill.BillOfMaterials;
+import isotherm.core.car.Work;
 import isotherm.core.exchanger.Ports;
 import isotherm.core.line.FittingChain;
 import isotherm.core.line.Line;
@@ -68,7 +69,7 @@ class PlumbingChoicesTest {
     }
 
     private static double bought(Plumbing p, Message what) {
-        return new BillOfMaterials(p)
+        return new BillOfMaterials(p, Work.WHOLE)
                 .lines(0.8e-3, 5e-3).stream()
                         .filter(b -> b.what().equals(what))
                         .mapToDouble(BillLine::quantity)
@@ -150,7 +151,7 @@ class PlumbingChoicesTest {
 
     @Test
     void wrenchesAreNamedInBothMeasures() {
-        List<Message> tools = new BillOfMaterials(plan(core(Ports.UP, 1), USUAL))
+        List<Message> tools = new BillOfMaterials(plan(core(Ports.UP, 1), USUAL), Work.WHOLE)
                 .lines(0, 0).stream()
                         .filter(b -> b.group() == BillLine.Group.TOOLS)
                         .map(BillLine::what)
@@ -165,7 +166,7 @@ class PlumbingChoicesTest {
 
     @Test
     void theSameThingTwiceIsOneLine() {
-        List<BillLine> bill = new BillOfMaterials(plan(core(Ports.UP, 1), USUAL)).lines(0.8e-3, 5e-3);
+        List<BillLine> bill = new BillOfMaterials(plan(core(Ports.UP, 1), USUAL), Work.WHOLE).lines(0.8e-3, 5e-3);
         assertThat(bill.stream().map(b -> b.group() + b.what().toString() + b.number()))
                 .doesNotHaveDuplicates();
         assertThat(bill).allSatisfy(b -> {
@@ -183,7 +184,7 @@ class PlumbingChoicesTest {
                 choice(HoseType.Family.BRAIDED_RUBBER, List.of(new Accessory(kind, 0.9e-3, Accessory.Valve.ELECTRIC))));
         assertThat(with.extraVolume()).isEqualTo(0.9e-3);
         assertThat(with.heads() - bare.heads()).isEqualTo(kind.heads(), within(1e-9));
-        assertThat(new BillOfMaterials(with).lines(0, 0))
+        assertThat(new BillOfMaterials(with, Work.WHOLE).lines(0, 0))
                 .anySatisfy(b -> assertThat(b.what().values()).containsEntry("kind", new Value.Name(kind.words())));
     }
 
@@ -223,17 +224,17 @@ class PlumbingChoicesTest {
     void aKitSavesTheHoursOfItsHoseEnds() {
         Plumbing cut = plan(core(Ports.UP, 1), USUAL);
         Plumbing made = plan(core(Ports.UP, 1), choice(HoseType.Family.SWAGED, List.of()));
-        double loose = new BillOfMaterials(cut)
-                .kitOrLoose(new BillOfMaterials(cut).lines(0, 0))
+        double loose = new BillOfMaterials(cut, Work.WHOLE)
+                .kitOrLoose(new BillOfMaterials(cut, Work.WHOLE).lines(0, 0))
                 .looseHours();
         assertThat(loose
-                        - new BillOfMaterials(made)
-                                .kitOrLoose(new BillOfMaterials(made).lines(0, 0))
+                        - new BillOfMaterials(made, Work.WHOLE)
+                                .kitOrLoose(new BillOfMaterials(made, Work.WHOLE).lines(0, 0))
                                 .looseHours())
                 .as("four ends of half an hour")
                 .isEqualTo(2, within(1e-9));
-        assertThat(new BillOfMaterials(cut)
-                        .kitOrLoose(new BillOfMaterials(cut).lines(0, 0))
+        assertThat(new BillOfMaterials(cut, Work.WHOLE)
+                        .kitOrLoose(new BillOfMaterials(cut, Work.WHOLE).lines(0, 0))
                         .kitHours())
                 .isLessThan(loose);
     }

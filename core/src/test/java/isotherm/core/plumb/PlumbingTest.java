@@ -15,6 +15,7 @@ import static org.assertj.core.api.Assertions.within;
 import isotherm.core.bill.BillItem;
 import isotherm.core.bill.BillLine;
 import isotherm.core.bill.BillOfMaterials;
+import isotherm.core.car.Work;
 import isotherm.core.exchanger.Core;
 import isotherm.core.exchanger.Ports;
 import isotherm.core.line.CorePorts;
@@ -188,7 +189,7 @@ class PlumbingTest {
     void billHasEveryPartOnceWithItsQuantityAndTheOil() {
         Accessory accumulator = new Accessory(Accessory.Kind.ACCUMULATOR, 1.4e-3, Accessory.Valve.MANUAL);
         Plumbing p = plan(core(Ports.UP, 1), choice(HoseType.Family.BRAIDED_RUBBER, List.of(accumulator)));
-        List<BillLine> bill = new BillOfMaterials(p).lines(0.8e-3, 5.5e-3);
+        List<BillLine> bill = new BillOfMaterials(p, Work.WHOLE).lines(0.8e-3, 5.5e-3);
         assertThat(bill.stream()
                         .filter(b -> is(b, BillItem.HOSE_END))
                         .mapToDouble(BillLine::quantity)
@@ -211,7 +212,7 @@ class PlumbingTest {
                 .anySatisfy(b -> assertThat(b.what().values()).containsEntry("kind", new Value.Name("accumulator")));
         assertThat(bill).noneSatisfy(b -> assertThat(is(b, BillItem.TAPE)).isTrue());
         assertThat(bill.stream().map(b -> b.what() + b.number())).doesNotHaveDuplicates();
-        BillOfMaterials.KitOrLoose kit = new BillOfMaterials(p).kitOrLoose(bill);
+        BillOfMaterials.KitOrLoose kit = new BillOfMaterials(p, Work.WHOLE).kitOrLoose(bill);
         assertThat(kit.loosePrice())
                 .isEqualTo(
                         bill.stream()
@@ -236,7 +237,7 @@ class PlumbingTest {
                 PARTS,
                 true,
                 () -> false);
-        assertThat(new BillOfMaterials(p)
+        assertThat(new BillOfMaterials(p, Work.WHOLE)
                         .lines(0, 0).stream().filter(b -> is(b, BillItem.TAPE)).mapToDouble(BillLine::quantity))
                 .containsExactly(1.0);
     }
@@ -244,9 +245,9 @@ class PlumbingTest {
     @Test
     void madeUpLinesAreBoughtByTheirStandardLength() {
         Plumbing p = plan(core(Ports.UP, 1), choice(HoseType.Family.SWAGED, List.of()));
-        assertThat(new BillOfMaterials(p).lines(0, 0))
+        assertThat(new BillOfMaterials(p, Work.WHOLE).lines(0, 0))
                 .noneSatisfy(b -> assertThat(b.soldBy()).contains(Measure.DISTANCE));
-        assertThat(new BillOfMaterials(p)
+        assertThat(new BillOfMaterials(p, Work.WHOLE)
                         .lines(0, 0).stream()
                                 .filter(b -> is(b, BillItem.MADE_UP_LINE))
                                 .mapToDouble(BillLine::quantity)

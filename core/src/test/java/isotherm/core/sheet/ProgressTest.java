@@ -258,4 +258,44 @@ class ProgressTest {
         }
         assertThat(progress().off().get(0).mark()).isEqualTo("AC");
     }
+
+    private Entry off(String text, String on) {
+        return write(Entry.Kind.OFF, on, text);
+    }
+
+    @Test
+    void fastenersHaveTheLetterOfWhatTheyHoldAndGoBackAfterIt() {
+        Entry bumper = off("bumper", "");
+        Entry bolts = off("bolts", bumper.id().toString());
+        Entry tray = off("undertray", "");
+        Entry clips = off("clips", bumper.id().toString());
+        assertThat(progress().off()).extracting(Loose::mark).containsExactly("B", "A", "A2", "A1");
+        assertThat(progress().off().get(2).holds()).isTrue();
+        assertThat(refusal(Entry.Kind.BACK_ON, bolts.id().toString(), ""))
+                .hasValueSatisfying(w -> assertThat(w.toString()).contains("HELD_STILL_OFF", "bumper"));
+        write(Entry.Kind.BACK_ON, bumper.id().toString(), "");
+        assertThat(refusal(Entry.Kind.BACK_ON, bolts.id().toString(), "")).isEmpty();
+        write(Entry.Kind.BACK_ON, bolts.id().toString(), "");
+        assertThat(progress().off().stream().filter(l -> l.back().isEmpty()).map(Loose::mark))
+                .containsExactly("B", "A2");
+        write(Entry.Kind.NOT_OFF, bumper.id().toString(), "");
+        assertThat(progress().off()).extracting(Loose::off).containsExactly(tray);
+        assertThat(off("nut", tray.id().toString())).isNotNull();
+        assertThat(refusal(Entry.Kind.OFF, clips.id().toString(), "nut"))
+                .as("held by nothing")
+                .isPresent();
+    }
+
+    @Test
+    void noDriveBeforeAllIsBackOn() {
+        Entry bumper = off("bumper", "");
+        write(Entry.Kind.DONE, RunSheet.REFIT_LIST, "");
+        assertThat(progress().gates().get(Gate.DRIVE).open())
+                .as("called done, but not")
+                .isFalse();
+        write(Entry.Kind.BACK_ON, bumper.id().toString(), "");
+        assertThat(progress().gates().get(Gate.DRIVE).open()).isTrue();
+        off("arch liner", "");
+        assertThat(progress().gates().get(Gate.DRIVE).open()).as("off again").isFalse();
+    }
 }

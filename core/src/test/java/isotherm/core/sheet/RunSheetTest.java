@@ -186,8 +186,13 @@ class RunSheetTest {
         assertThat(sheet.steps().subList(crank + 1, ids.size()))
                 .allMatch(s -> s.behind().isPresent());
         assertThat(sheet.steps())
-                .filteredOn(s -> s.stage().compareTo(Stage.REFIT) >= 0)
+                .filteredOn(s -> s.stage() == Stage.REFIT)
+                .isNotEmpty()
                 .allMatch(s -> s.behind().equals(Optional.of(Gate.BUMPER)));
+        assertThat(sheet.steps())
+                .filteredOn(s -> s.stage().compareTo(Stage.REFIT) > 0)
+                .isNotEmpty()
+                .allMatch(s -> s.behind().equals(Optional.of(Gate.DRIVE)));
         Set<String> needed = Set.copyOf(java.util.stream.Stream.of(Gate.values())
                 .flatMap(g -> g.needs().stream())
                 .toList());

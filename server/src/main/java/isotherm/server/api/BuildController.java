@@ -8,6 +8,7 @@ import isotherm.server.build.BuildDocuments.NewBuild;
 import isotherm.server.build.BuildService;
 import isotherm.server.build.Builds;
 import isotherm.server.build.LiveGauges;
+import isotherm.server.catalogue.CoreCatalogue;
 import isotherm.server.catalogue.PlumbingCatalogue;
 import isotherm.server.contract.Attempt;
 import isotherm.server.contract.DocumentReader;
@@ -56,14 +57,21 @@ class BuildController {
     private final LiveGauges gauges;
     private final Garage garage;
     private final PlumbingCatalogue catalogue;
+    private final CoreCatalogue cores;
     private final JsonMapper json;
 
     BuildController(
-            BuildService builds, LiveGauges gauges, Garage garage, PlumbingCatalogue catalogue, JsonMapper json) {
+            BuildService builds,
+            LiveGauges gauges,
+            Garage garage,
+            PlumbingCatalogue catalogue,
+            CoreCatalogue cores,
+            JsonMapper json) {
         this.builds = builds;
         this.gauges = gauges;
         this.garage = garage;
         this.catalogue = catalogue;
+        this.cores = cores;
         this.json = json;
     }
 
@@ -92,8 +100,8 @@ class BuildController {
         UUID id = Etags.identity(key);
         // One that was begun already has the moment of its own beginning.
         if (garage.find(Kind.BUILD, id).isEmpty()) {
-            BuildDocument build =
-                    Builds.begin(wanted, catalogue.parts(), Instant.now().truncatedTo(ChronoUnit.SECONDS));
+            BuildDocument build = Builds.begin(
+                    wanted, catalogue.parts(), cores.parts(), Instant.now().truncatedTo(ChronoUnit.SECONDS));
             garage.addPart(Kind.BUILD, id, carId, Attempt.written(json, build));
         } else if (!garage.carOf(Kind.BUILD, id).equals(carId)) {
             throw new IdentityTaken(id);
@@ -104,7 +112,8 @@ class BuildController {
     /** A sheet as a build of this design would begin with, with nothing kept: to be read before a tool is lifted. */
     @PostMapping("/builds/preview")
     BuildDocument preview(@RequestBody NewBuild wanted) {
-        return Builds.begin(wanted, catalogue.parts(), Instant.now().truncatedTo(ChronoUnit.SECONDS));
+        return Builds.begin(
+                wanted, catalogue.parts(), cores.parts(), Instant.now().truncatedTo(ChronoUnit.SECONDS));
     }
 
     @PostMapping("/builds/preview.pdf")

@@ -1,9 +1,14 @@
 package isotherm.server.build;
 
+import isotherm.core.bill.BillLine;
+import isotherm.core.car.Work;
 import isotherm.core.message.Measure;
 import isotherm.core.sheet.Channel;
 import isotherm.core.sheet.Entry;
 import isotherm.core.sheet.Gate;
+import isotherm.core.sheet.LeakKind;
+import isotherm.core.sheet.LeakStep;
+import isotherm.core.sheet.Loose;
 import isotherm.core.sheet.Stage;
 import isotherm.core.sheet.Step;
 import isotherm.server.contract.Checked;
@@ -19,6 +24,7 @@ import isotherm.server.garage.DutyDocument;
 import java.time.Instant;
 import java.time.format.DateTimeParseException;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.UUID;
 
 /** A build: what is asked for, what is stored, and what is shown. Figures are in the metric unit of their measure. */
@@ -57,7 +63,8 @@ public final class BuildDocuments {
      * @param leastCrankBar gauge pressure that cranking has to show
      * @param car the car
      * @param duty the duty
-     * @param design a design with a cooler
+     * @param design a design; one with a cooler unless only a factory exchanger comes off
+     * @param coolantOpened whether the cooling circuit is opened
      */
     public record NewBuild(
             @Text(value = "what its people call it", min = 1, max = 120) String name,
@@ -66,12 +73,28 @@ public final class BuildDocuments {
                     Double leastCrankBar,
             @Text("the car") CarDocument car,
             @Text("the duty") DutyDocument duty,
-            @Text("a design with a cooler") DesignDocument design)
+            @Text("a design; one with a cooler unless only a factory exchanger comes off") DesignDocument design,
+            @Missing("as the design says: when the radiator moves")
+                    @Text("whether the cooling circuit is opened, as where the radiator comes out")
+                    Boolean coolantOpened)
             implements Checked {
         @Override
         public void check(String path, List<Problem> problems) {
             new CaseDocument(car, duty, design, null, null).check(path, problems);
-            if (design.cooler() == null) {
+            Work work = design.built();
+            if (work == Work.EXCHANGER && design.keepFactoryExchanger()) {
+                problems.add(Problem.of(
+                        path + "/design/keepFactoryExchanger",
+                        "true",
+                        "The exchanger cannot stay in a build that takes it off"));
+            }
+            if (work == Work.IN_SERIES && car.factoryCooler() == null) {
+                problems.add(Problem.of(
+                        path + "/car/factoryCooler",
+                        null,
+                        "A factory air cooler is expected here to be in series with"));
+            }
+            if (work.cooled() && design.cooler() == null) {
                 problems.add(Problem.of(path + "/design/cooler", null, "A design with a cooler is expected here"));
             }
         }
@@ -86,6 +109,7 @@ public final class BuildDocuments {
      * @param car the car as it was then
      * @param design the design as it was then
      * @param steps the run sheet
+     * @param bill what was to be bought for it
      */
     public record BuildDocument(
             @Text(value = "what its people call it", min = 1, max = 120) String name,
@@ -94,7 +118,9 @@ public final class BuildDocuments {
                     double leastCrankBar,
             @Text("the car as it was then") CarDocument car,
             @Text("the design as it was then") DesignDocument design,
-            @Text(value = "the run sheet", min = 1, max = 300) List<SheetStep> steps)
+            @Text(value = "the run sheet", min = 1, max = 300) List<SheetStep> steps,
+            @Missing("not known: begun by an earlier version") @Text(value = "what was to be bought for it", max = 300)
+                    List<BillDocument> bill)
             implements Checked {
         @Override
         public void check(String path, List<Problem> problems) {
@@ -103,6 +129,22 @@ public final class BuildDocuments {
             design.check(path + "/design", problems);
         }
     }
+
+    /**
+     * A line of what was to be bought.
+     *
+     * @param group what it belongs to
+     * @param what what it is
+     * @param number maker and number; empty for what any shop has
+     * @param quantity how much: pieces, or in the metric unit of what it is sold by
+     * @param soldBy what it is sold by
+     */
+    public record BillDocument(
+            @Text("what it belongs to") BillLine.Group group,
+            @Text(value = "what it is", min = 1, max = 300) String what,
+            @Text(value = "maker and number; empty for what any shop has", max = 120) String number,
+            @Quantity(value = "how much", min = 0, max = 1e5) double quantity,
+            @Missing("pieces") @Text("what it is sold by") Measure soldBy) {}
 
     /**
      * A step of a run sheet.
@@ -116,6 +158,7 @@ public final class BuildDocuments {
      * @param reading what is read and written down
      * @param timerSeconds seconds to wait
      * @param behind what has to be shown before
+     * @param joint how the joint seals that is made here
      */
     public record SheetStep(
             @Text(value = "what it is known by", min = 1, max = 60) String id,
@@ -127,7 +170,8 @@ public final class BuildDocuments {
             @Missing("nothing is read") @Text("what is read and written down") SheetReading reading,
             @Missing("no wait") @Quantity(value = "seconds to wait", min = 1, max = 86_400, unit = "s")
                     Double timerSeconds,
-            @Missing("nothing") @Text("what has to be shown before") Gate behind) {}
+            @Missing("nothing") @Text("what has to be shown before") Gate behind,
+            @Missing("no joint") @Text("how the joint seals that is made here") LeakKind joint) {}
 
     /**
      * A figure to keep.
@@ -177,6 +221,8 @@ public final class BuildDocuments {
      * @param value what was read, in the unit of the step's measure
      * @param text words, or the identity of a picture
      * @param message what an alarm says, for any reader's units; its text says it in metric ones
+     * @param item what a thing that came off is
+     * @param leak how a joint that leaks seals
      */
     public record EntryDocument(
             @Text(value = "its identity, a UUID given by whoever wrote it", min = 36, max = 36) String id,
@@ -189,7 +235,9 @@ public final class BuildDocuments {
                     @Quantity(value = "what was read, in the unit of the step's measure", min = -1e5, max = 1e5)
                     Double value,
             @Missing("no words") @Text(value = "words, or the identity of a picture", max = 2000) String text,
-            @Missing("no alarm") @Text("what an alarm says, for any reader's units") MessageDocument message)
+            @Missing("no alarm") @Text("what an alarm says, for any reader's units") MessageDocument message,
+            @Missing("not said, or nothing came off") @Text("what a thing that came off is") ItemDocument item,
+            @Missing("no leak") @Text("how a joint that leaks seals") LeakKind leak)
             implements Checked {
         @Override
         public void check(String path, List<Problem> problems) {
@@ -198,6 +246,41 @@ public final class BuildDocuments {
                 problems.add(Problem.of(
                         path + "/message", message.key(), "Only an alarm has a message here, one of the catalogue"));
             }
+            if (item != null && kind != Entry.Kind.OFF) {
+                problems.add(Problem.of(path + "/item", null, "Only what came off is a thing"));
+            }
+            if (leak != null && kind != Entry.Kind.LEAK) {
+                problems.add(Problem.of(path + "/leak", leak.name(), "Only a leak says how its joint seals"));
+            }
+            if (kind == Entry.Kind.LEAK_STEP
+                    && !List.of(LeakStep.values()).toString().contains(String.valueOf(text))) {
+                problems.add(Problem.of(path + "/text", text, "One of " + List.of(LeakStep.values()) + " is expected"));
+            }
+        }
+    }
+
+    /**
+     * A thing that came off.
+     *
+     * @param kind what it is
+     * @param size thread or size
+     * @param lengthMm length
+     * @param count how many
+     * @param place where it sat
+     */
+    public record ItemDocument(
+            @Text("what it is") Loose.Kind kind,
+            @Missing("not said") @Text(value = "thread or size, such as M6", max = 40) String size,
+            @Missing("not said") @Quantity(value = "length", min = 1, max = 3000, unit = "mm") Double lengthMm,
+            @Missing("1") @Quantity(value = "how many", min = 1, max = 500) Integer count,
+            @Missing("not said") @Text(value = "where it sat", max = 120) String place) {
+        Loose.Item toCore() {
+            return new Loose.Item(
+                    kind,
+                    size == null ? "" : size,
+                    lengthMm == null ? OptionalDouble.empty() : OptionalDouble.of(lengthMm * 1e-3),
+                    count == null ? 1 : count,
+                    place == null ? "" : place);
         }
     }
 
@@ -210,6 +293,7 @@ public final class BuildDocuments {
      * @param gates the gates
      * @param off what came off, in the order in which it goes back on
      * @param alarms what the watch on the gauges said
+     * @param leaks what leaked, and how far it is mended
      */
     public record SheetProgress(
             int done,
@@ -217,7 +301,35 @@ public final class BuildDocuments {
             List<StepState> steps,
             List<GateState> gates,
             List<LooseDocument> off,
-            List<EntryDocument> alarms) {}
+            List<EntryDocument> alarms,
+            List<LeakDocument> leaks) {}
+
+    /**
+     * A leak that was found at a step.
+     *
+     * @param found the entry that says so
+     * @param kind how the joint seals
+     * @param steps what is done about it, in its order
+     * @param open whether the work waits for it
+     * @param mistaken the entry that says that there was none
+     */
+    public record LeakDocument(
+            EntryDocument found,
+            LeakKind kind,
+            List<LeakStepDocument> steps,
+            boolean open,
+            @Missing("it was one") EntryDocument mistaken) {}
+
+    /**
+     * Something that is done about a leak.
+     *
+     * @param step which
+     * @param what in words
+     * @param caution what can hurt
+     * @param done the entry that says that it is done
+     */
+    public record LeakStepDocument(
+            LeakStep step, MessageDocument what, MessageDocument caution, @Missing("it is not") EntryDocument done) {}
 
     /**
      * What was written on a step.

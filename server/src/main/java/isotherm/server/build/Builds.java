@@ -1,17 +1,29 @@
 package isotherm.server.build;
 
+import isotherm.core.bill.BillLine;
+import isotherm.core.bill.WorkBill;
+import isotherm.core.catalogue.CorePart;
 import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
 import isotherm.core.message.Said;
+import isotherm.core.nose.Nose;
 import isotherm.core.parts.Parts;
+import isotherm.core.plumb.Plumbing;
 import isotherm.core.sheet.Entry;
 import isotherm.core.sheet.Job;
+import isotherm.core.sheet.Leak;
+import isotherm.core.sheet.LeakStep;
 import isotherm.core.sheet.Progress;
 import isotherm.core.sheet.RunSheet;
 import isotherm.core.sheet.Step;
+import isotherm.core.simulate.PressureCheck;
+import isotherm.server.build.BuildDocuments.BillDocument;
 import isotherm.server.build.BuildDocuments.BuildDocument;
 import isotherm.server.build.BuildDocuments.EntryDocument;
 import isotherm.server.build.BuildDocuments.GateState;
+import isotherm.server.build.BuildDocuments.ItemDocument;
+import isotherm.server.build.BuildDocuments.LeakDocument;
+import isotherm.server.build.BuildDocuments.LeakStepDocument;
 import isotherm.server.build.BuildDocuments.LooseDocument;
 import isotherm.server.build.BuildDocuments.NewBuild;
 import isotherm.server.build.BuildDocuments.SheetFigure;
@@ -21,13 +33,14 @@ import isotherm.server.build.BuildDocuments.SheetStep;
 import isotherm.server.build.BuildDocuments.StepState;
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.contract.MessageDocument;
+import isotherm.server.garage.CarDocument;
 import isotherm.server.garage.DesignDocument;
-import isotherm.server.plumbing.Brackets;
 import isotherm.server.plumbing.PlumbQuestion;
 import isotherm.server.plumbing.PlumbingSolver;
 import isotherm.words.UnitChoice;
 import isotherm.words.Words;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -42,37 +55,69 @@ public final class Builds {
     /**
      * @param wanted what is to be built
      * @param parts what can be bought between engine and core
+     * @param cores what cores can be bought
      * @param now when it is begun
      * @return the build with its run sheet
      * @throws InvalidDocument when a chosen part is not in the catalogue
      */
-    public static BuildDocument begin(NewBuild wanted, Parts parts, Instant now) {
+    public static BuildDocument begin(NewBuild wanted, Parts parts, List<CorePart> cores, Instant now) {
         Optional<PlumbingSolver.Planned> planned = planned(wanted, parts);
         double leastBar =
                 wanted.leastCrankBar() == null ? Measure.PRESSURE.metric().of(Job.LEAST_CRANK) : wanted.leastCrankBar();
-        var placement = wanted.design().cooler().placement();
+        CarDocument car = wanted.car();
+        DesignDocument design = wanted.design();
+        Optional<Plumbing> plumbing = planned.map(PlumbingSolver.Planned::plumbing);
+        WorkBill bill = PlumbingSolver.bill(car, design, plumbing);
         Job job = new Job(
-                wanted.car().toCore(),
-                planned.flatMap(PlumbingSolver.Planned::piped)
-                        .orElseGet(() -> wanted.design().toCore()),
-                Optional.ofNullable(placement).map(DesignDocument.PlacementDocument::toCore),
-                planned.map(PlumbingSolver.Planned::plumbing),
-                wanted.design().plumbing() != null
-                        && Boolean.TRUE.equals(wanted.design().plumbing().sleeved()),
-                Brackets.folded(wanted.car(), wanted.design()),
-                wanted.design().moved(),
-                Measure.PRESSURE.metric().toSi(leastBar));
+                car.toCore(),
+                planned.flatMap(PlumbingSolver.Planned::piped).orElseGet(() -> design.toCore(car)),
+                bill.placement(),
+                plumbing,
+                bill.sleeved(),
+                bill.sheets(),
+                design.moved(),
+                Measure.PRESSURE.metric().toSi(leastBar),
+                design.built(),
+                plumbing.flatMap(p -> p.circuit().coolant()).or(design::exchangerEnds),
+                wanted.coolantOpened() == null ? radiatorMoves(car, design) : wanted.coolantOpened());
+        double added = job.design().cooler().isPresent() && design.built().cooled()
+                ? PressureCheck.of(job.car(), job.design(), job.car().limits().limitK())
+                        .loopVolume()
+                : 0;
         return new BuildDocument(
                 wanted.name(),
                 now.toString(),
                 leastBar,
-                wanted.car(),
-                wanted.design(),
-                RunSheet.of(job).steps().stream().map(Builds::written).toList());
+                car,
+                design,
+                RunSheet.of(job).steps().stream().map(Builds::written).toList(),
+                bill.lines(cores, added, job.car().oilVolume()).stream()
+                        .map(Builds::written)
+                        .toList());
+    }
+
+    /** Whether coolant has to come out: another radiator, or the one that is drawn makes room. */
+    private static boolean radiatorMoves(CarDocument car, DesignDocument design) {
+        return design.radiator() != null
+                || car.nose() != null
+                        && car.nose().parts().stream()
+                                .filter(i -> i.kind() == Nose.Kind.RADIATOR)
+                                .anyMatch(i -> design.outOfTheWay().contains(i.name()));
+    }
+
+    private static BillDocument written(BillLine b) {
+        double perUnit = b.soldBy().map(m -> m.metric().toSi(1)).orElse(1.0);
+        return new BillDocument(
+                b.group(),
+                words(b.what()),
+                b.number(),
+                rounded(b.quantity() / perUnit),
+                b.soldBy().orElse(null));
     }
 
     private static Optional<PlumbingSolver.Planned> planned(NewBuild wanted, Parts parts) {
-        boolean chosen = PlumbQuestion.levelOf(wanted.car(), wanted.design()).isPresent();
+        boolean chosen = wanted.design().built().cooled()
+                && PlumbQuestion.levelOf(wanted.car(), wanted.design()).isPresent();
         return chosen
                 ? Optional.of(PlumbingSolver.plan(
                         new PlumbQuestion(wanted.car(), wanted.duty(), wanted.design(), null), parts))
@@ -110,7 +155,8 @@ public final class Builds {
                                 r.channel().orElse(null)))
                         .orElse(null),
                 s.timer() > 0 ? s.timer() : null,
-                s.behind().orElse(null));
+                s.behind().orElse(null),
+                s.joint().orElse(null));
     }
 
     private static Double limit(Measure measure, double si) {
@@ -144,7 +190,8 @@ public final class Builds {
                                 .toList(),
                         Optional.ofNullable(s.reading()).map(Builds::reading),
                         s.timerSeconds() == null ? 0 : s.timerSeconds(),
-                        Optional.ofNullable(s.behind())))
+                        Optional.ofNullable(s.behind()),
+                        Optional.ofNullable(s.joint())))
                 .toList());
     }
 
@@ -192,7 +239,7 @@ public final class Builds {
 
     private static Entry entry(EntryDocument e, Map<String, Measure> measures) {
         String on = e.on() == null ? "" : e.on();
-        Measure measure = measures.get(on);
+        Measure measure = e.kind() == Entry.Kind.LEAK_STEP ? Measure.TORQUE : measures.get(on);
         return new Entry(
                 UUID.fromString(e.id()),
                 Instant.parse(e.at()),
@@ -202,7 +249,9 @@ public final class Builds {
                 e.value() == null || measure == null
                         ? OptionalDouble.empty()
                         : OptionalDouble.of(measure.metric().toSi(e.value())),
-                e.text() == null ? "" : e.text());
+                e.text() == null ? "" : e.text(),
+                Optional.ofNullable(e.item()).map(ItemDocument::toCore),
+                Optional.ofNullable(e.leak()));
     }
 
     /**
@@ -261,7 +310,23 @@ public final class Builds {
                                 shown(l.back(), byId),
                                 l.notes().stream().map(e -> byId.get(e.id())).toList()))
                         .toList(),
-                p.alarms().stream().map(e -> byId.get(e.id())).toList());
+                p.alarms().stream().map(e -> byId.get(e.id())).toList(),
+                p.leaks().stream().map(l -> leak(l, byId)).toList());
+    }
+
+    private static LeakDocument leak(Leak l, Map<UUID, EntryDocument> byId) {
+        return new LeakDocument(
+                byId.get(l.found().id()),
+                l.kind(),
+                Arrays.stream(LeakStep.values())
+                        .map(s -> new LeakStepDocument(
+                                s,
+                                MessageDocument.of(s.what(l.kind())),
+                                MessageDocument.of(s.caution()),
+                                shown(Optional.ofNullable(l.done().get(s)), byId)))
+                        .toList(),
+                l.open(),
+                shown(l.mistaken(), byId));
     }
 
     private static EntryDocument shown(Optional<Entry> entry, Map<UUID, EntryDocument> byId) {

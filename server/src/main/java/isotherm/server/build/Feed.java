@@ -81,7 +81,7 @@ final class Feed implements Runnable {
         this.gauges = gauges;
         this.builds = builds;
         this.watch =
-                new Watch(Expectation.of(build.car().toCore(), build.design().toCore()));
+                new Watch(Expectation.of(build.car().toCore(), build.design().toCore(build.car())));
         this.latest = shown(0, Map.of(), List.of(), 0);
         socket.setSoTimeout(TICK_MS);
     }
@@ -187,7 +187,8 @@ final class Feed implements Runnable {
 
     private void note(Entry.Kind kind, String on, Double value, String text, MessageDocument message) {
         if (waiting.size() < MOST_WAITING) {
-            waiting.add(new EntryDocument(UUID.randomUUID().toString(), now(), WHO, kind, on, value, text, message));
+            waiting.add(new EntryDocument(
+                    UUID.randomUUID().toString(), now(), WHO, kind, on, value, text, message, null, null));
         }
     }
 

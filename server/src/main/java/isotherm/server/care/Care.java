@@ -59,7 +59,7 @@ public final class Care {
     private static List<Task> tasks(BuildDocument build, Parts parts) {
         Car car = build.car().toCore();
         double share = PressureCheck.of(
-                        car, build.design().toCore(), car.limits().limitK())
+                        car, build.design().toCore(build.car()), car.limits().limitK())
                 .loopVolume();
         Optional<Integer> years = Optional.ofNullable(build.design().plumbing())
                 .flatMap(p -> parts.hoses().stream()

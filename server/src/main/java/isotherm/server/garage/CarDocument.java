@@ -39,6 +39,7 @@ import java.util.OptionalDouble;
  * @param nose the nose as measured
  * @param bay the room for the hoses as measured
  * @param readings what was read on it by hand
+ * @param factoryCooler an air cooler that the factory fitted, with its thermostat
  */
 public record CarDocument(
         @Text(value = "what its people call it", min = 1, max = 120) String name,
@@ -61,7 +62,9 @@ public record CarDocument(
         @Missing("no log fitted yet") @Text("what a log has taught about this car") FittedDocument fitted,
         @Missing("not measured yet") @Text("the nose as measured by tape") NoseDocument nose,
         @Missing("not measured yet") @Text("the room for the hoses as measured by tape") BayDocument bay,
-        @Missing("none") @Text(value = "what was read on it by hand", max = 40) List<ReadingDocument> readings)
+        @Missing("none") @Text(value = "what was read on it by hand", max = 40) List<ReadingDocument> readings,
+        @Missing("none") @Text("an air cooler that the factory fitted, with its thermostat")
+                DesignDocument.CoolerDocument factoryCooler)
         implements Checked {
 
     /** The engine. */
@@ -193,6 +196,9 @@ public record CarDocument(
         if (bay != null) {
             bay.check(path + "/bay", problems);
         }
+        if (factoryCooler != null) {
+            new DesignDocument(name, factoryCooler, true, null, null).check(path, "/factoryCooler", problems);
+        }
         for (int i = 0; readings != null && i < readings.size(); i++) {
             readings.get(i).check(path + "/readings/" + i, problems);
         }
@@ -274,14 +280,15 @@ public record CarDocument(
                 fitted,
                 nose,
                 bay,
-                readings);
+                readings,
+                factoryCooler);
     }
 
     /** @return what was read on it by hand, as evidence for {@code core} */
     public List<Evidence> evidence() {
         return readings == null
                 ? List.of()
-                : readings.stream().map(ReadingDocument::toCore).toList();
+                : readings.stream().map(r -> r.toCore(this)).toList();
     }
 
     /** @return how sure its figures are */

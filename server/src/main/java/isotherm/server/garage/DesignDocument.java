@@ -2,12 +2,13 @@ package isotherm.server.garage;
 
 import isotherm.core.airflow.Place;
 import isotherm.core.car.Design;
+import isotherm.core.car.Work;
 import isotherm.core.exchanger.Construction;
 import isotherm.core.exchanger.Finish;
 import isotherm.core.exchanger.Ports;
 import isotherm.core.hydraulics.OilThermostat;
-import isotherm.core.nose.Placement;
 import isotherm.core.nose.Relocation;
+import isotherm.core.parts.Circuit;
 import isotherm.server.contract.Checked;
 import isotherm.server.contract.DocumentReader;
 import isotherm.server.contract.Missing;
@@ -15,13 +16,10 @@ import isotherm.server.contract.Problem;
 import isotherm.server.contract.Quantity;
 import isotherm.server.contract.Rounding;
 import isotherm.server.contract.Text;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /**
  * All choices of one design.
@@ -33,6 +31,8 @@ import java.util.stream.Stream;
  * @param plumbing what has been chosen between engine and core
  * @param radiator another radiator than the car's
  * @param relocations what has to move or be cut for it
+ * @param work what of it is built
+ * @param coolantEnds what becomes of the coolant's hoses where nothing but the factory exchanger comes off
  */
 public record DesignDocument(
         @Text(value = "what its people call it", min = 1, max = 120) String name,
@@ -42,7 +42,11 @@ public record DesignDocument(
         @Missing("not chosen yet") @Text("what has been chosen between engine and core") PlumbingDocument plumbing,
         @Missing("the car's own") @Text("another radiator than the car's") CarDocument.RadiatorDocument radiator,
         @Missing("nothing") @Text(value = "what has to move or be cut for it", max = 30)
-                List<RelocationDocument> relocations)
+                List<RelocationDocument> relocations,
+        @Missing("the whole of it") @Text("what of it is built; the rest is on the car and stays") Work work,
+        @Missing("joined")
+                @Text("what becomes of the coolant's hoses where nothing but the factory exchanger comes off")
+                Circuit.CoolantEnds coolantEnds)
         implements Checked {
 
     /**
@@ -60,7 +64,7 @@ public record DesignDocument(
             boolean keepFactoryExchanger,
             OilDocument oil,
             PlumbingDocument plumbing) {
-        this(name, cooler, keepFactoryExchanger, oil, plumbing, null, null);
+        this(name, cooler, keepFactoryExchanger, oil, plumbing, null, null, null, null);
     }
 
     /** The cooler with its place and plumbing. */
@@ -127,89 +131,6 @@ public record DesignDocument(
                     Double bypassBar,
             @Missing("not drawn") @Text("where it sits in the nose as measured") PlacementDocument placement) {}
 
-    /** Where a core sits in the nose as measured. */
-    public record PlacementDocument(
-            @Quantity(value = "middle of its front face from the centre line", min = -1500, max = 1500, unit = "mm")
-                    double xMm,
-            @Quantity(value = "middle of its front face above the ground", min = 0, max = 2000, unit = "mm") double yMm,
-            @Quantity(value = "middle of its front face behind the skin", min = -200, max = 2500, unit = "mm")
-                    double zMm,
-            @Quantity(value = "lean of its upper edge to the rear", min = -80, max = 80, unit = "°") double tiltDeg,
-            @Text("whether a shroud leads from the opening to the core") boolean shroud,
-            @Text("whether foam closes the joints of shroud and core") boolean foam,
-            @Missing("false") @Text("whether a skid plate takes what comes from below") Boolean skidPlate,
-            @Text(value = "where it is held", max = 12) List<MountDocument> mounts,
-            @Missing("the way that brings its ports nearer to the takeoff")
-                    @Text("whether the core's back is to the front")
-                    Boolean turned,
-            @Missing("none") @Text(value = "brackets folded from sheet that hold it", max = 8)
-                    List<BracketDocument> brackets,
-            @Missing("false") @Text("whether a baffle or an undertray stands before its way out") Boolean baffle,
-            @Missing("none") @Text(value = "sides of a shroud and deflectors folded from sheet", max = 12)
-                    List<PanelDocument> panels) {
-
-        public Placement toCore() {
-            return new Placement(
-                    xMm * 1e-3,
-                    yMm * 1e-3,
-                    zMm * 1e-3,
-                    Math.toRadians(tiltDeg),
-                    shroud,
-                    foam,
-                    Boolean.TRUE.equals(skidPlate),
-                    mounts.stream()
-                            .map(m -> new Placement.Mount(
-                                    m.xMm() * 1e-3,
-                                    m.yMm() * 1e-3,
-                                    m.holeMm() * 1e-3,
-                                    m.method(),
-                                    m.rubber(),
-                                    m.torqueNm() == null ? OptionalDouble.empty() : OptionalDouble.of(m.torqueNm())))
-                            .toList(),
-                    Optional.ofNullable(turned),
-                    Boolean.TRUE.equals(baffle));
-        }
-
-        /** Run sheet and pieces are told apart by their marks. */
-        private void check(String path, List<Problem> problems) {
-            Set<String> taken = new HashSet<>();
-            if (brackets != null) {
-                marks(path + "/brackets", brackets.stream().map(BracketDocument::mark), taken, problems);
-            }
-            if (panels != null) {
-                marks(path + "/panels", panels.stream().map(PanelDocument::mark), taken, problems);
-            }
-        }
-
-        private static void marks(String path, Stream<String> marks, Set<String> taken, List<Problem> problems) {
-            int i = 0;
-            for (String mark : marks.toList()) {
-                if (!taken.add(mark)) {
-                    problems.add(Problem.of(
-                            path + "/" + i + "/mark", mark, "Another piece has this mark: give each its own"));
-                }
-                i++;
-            }
-        }
-
-        private PlacementDocument sealed() {
-            return new PlacementDocument(
-                    xMm, yMm, zMm, tiltDeg, true, true, skidPlate, mounts, turned, brackets, baffle, panels);
-        }
-    }
-
-    /** A point at which the core is held. */
-    public record MountDocument(
-            @Quantity(value = "from the middle of the core, across", min = -600, max = 600, unit = "mm") double xMm,
-            @Quantity(value = "from the middle of the core, along its face", min = -600, max = 600, unit = "mm")
-                    double yMm,
-            @Quantity(value = "diameter of the hole", min = 3, max = 20, unit = "mm") double holeMm,
-            @Text("how it is held") Placement.Method method,
-            @Text("whether it is on rubber") boolean rubber,
-            @Missing("not known")
-                    @Quantity(value = "torque of its bolt by its maker", min = 0.5, max = 200, unit = "Nm")
-                    Double torqueNm) {}
-
     /** A pressure measured across the core on the road. */
     public record PressureDocument(
             @Quantity(value = "pressure across the core", min = 1, max = 5000, unit = "Pa") double pa,
@@ -242,13 +163,18 @@ public record DesignDocument(
 
     @Override
     public void check(String path, List<Problem> problems) {
+        check(path, "/cooler", problems);
+    }
+
+    /** The same with the place of its cooler in the document. */
+    void check(String path, String coolerAt, List<Problem> problems) {
         if (oil != null) {
             oil.check(path + "/oil", problems);
         }
         if (cooler == null) {
             return;
         }
-        String at = path + "/cooler";
+        String at = path + coolerAt;
         if (cooler.fan() != null && cooler.fan().offC() >= cooler.fan().onC()) {
             problems.add(Problem.of(
                     at + "/fan/offC",
@@ -274,13 +200,27 @@ public record DesignDocument(
         }
     }
 
-    /** @return the design for {@code core} */
-    public Design toCore() {
+    /**
+     * @param car the car that it is for: one with a factory air cooler has that until a design puts another in its place
+     * @return the design for {@code core}
+     */
+    public Design toCore(CarDocument car) {
+        Optional<Design.Cooler> factory =
+                Optional.ofNullable(car.factoryCooler()).map(CoolerMapper::cooler);
+        Optional<Design.Cooler> own = own();
+        if (work == Work.IN_SERIES) {
+            own = own.map(c -> factory.map(f -> c.behind(f)).orElse(c));
+        }
         return new Design(
-                Optional.ofNullable(cooler).map(CoolerMapper::cooler),
+                own.or(() -> factory),
                 keepFactoryExchanger,
                 Optional.ofNullable(oil).map(OilDocument::toCore),
                 Optional.ofNullable(radiator).map(CarDocument.RadiatorDocument::toCore));
+    }
+
+    /** @return the cooler that the design itself brings, for {@code core} */
+    public Optional<Design.Cooler> own() {
+        return Optional.ofNullable(cooler).map(CoolerMapper::cooler);
     }
 
     /**
@@ -301,11 +241,26 @@ public record DesignDocument(
      * What a change made of this document's design, with what only the document knows: its name, and the drawing of the core
      * in the nose as long as the core stays at its place.
      *
-     * @param changed a design of {@code core} that was made from this one
+     * @param car the car that it is for
+     * @param changed a design of {@code core} that was made from it
      * @return its document
      */
-    public DesignDocument changedTo(Design changed) {
-        DesignDocument next = of(name, changed).keeping(plumbing, radiator, relocations);
+    public DesignDocument changedTo(CarDocument car, Design changed) {
+        Design was = toCore(car);
+        boolean factory = cooler == null && was.cooler().isPresent();
+        DesignDocument next = factory && changed.cooler().equals(was.cooler())
+                // What the factory fitted is the car's, and does not become the design's by other oil.
+                ? of(name, changed.withCooler(Optional.empty())).keeping(plumbing, radiator, relocations, work)
+                : of(name, changed)
+                        .keeping(
+                                plumbing,
+                                radiator,
+                                relocations,
+                                factory && changed.cooler().isPresent()
+                                        ? Work.between(
+                                                was.cooler().get(),
+                                                changed.cooler().get())
+                                        : work);
         if (cooler == null || cooler.placement() == null || next.cooler() == null) {
             return next;
         }
@@ -356,12 +311,26 @@ public record DesignDocument(
                 oil,
                 plumbing,
                 radiator,
-                relocations);
+                relocations,
+                work,
+                coolantEnds);
+    }
+
+    /** @return what becomes of the coolant's hoses where nothing but the factory exchanger comes off; empty elsewhere */
+    public Optional<Circuit.CoolantEnds> exchangerEnds() {
+        return built() == Work.EXCHANGER
+                ? Optional.of(coolantEnds == null ? Circuit.CoolantEnds.JOINED : coolantEnds)
+                : Optional.empty();
+    }
+
+    /** @return what of it is built */
+    public Work built() {
+        return work == null ? Work.WHOLE : work;
     }
 
     private DesignDocument keeping(
-            PlumbingDocument choice, CarDocument.RadiatorDocument other, List<RelocationDocument> room) {
-        return new DesignDocument(name, cooler, keepFactoryExchanger, oil, choice, other, room);
+            PlumbingDocument choice, CarDocument.RadiatorDocument other, List<RelocationDocument> room, Work kind) {
+        return new DesignDocument(name, cooler, keepFactoryExchanger, oil, choice, other, room, kind, coolantEnds);
     }
 
     /** @return what makes room for the core */

@@ -20,7 +20,6 @@ import isotherm.server.contract.Text;
 import isotherm.server.garage.CarDocument.LossesDocument;
 import isotherm.server.garage.DesignDocument.CoolerDocument;
 import isotherm.server.garage.DesignDocument.FanDocument;
-import isotherm.server.garage.DesignDocument.PlacementDocument;
 import isotherm.server.garage.DesignDocument.PressureDocument;
 import isotherm.server.garage.DesignDocument.ThermostatDocument;
 import java.io.IOException;

@@ -1,7 +1,6 @@
 package isotherm.server.garage;
 
 import isotherm.core.airflow.MeasuredPressure;
-import isotherm.core.car.Design;
 import isotherm.core.duty.Weather;
 import isotherm.core.fit.CorePressure;
 import isotherm.core.fit.DashReading;
@@ -87,32 +86,31 @@ public record ReadingDocument(
         }
     }
 
-    /** @return it as evidence for {@code core} */
-    public Evidence toCore() {
+    /**
+     * @param car the car on which it was read
+     * @return it as evidence for {@code core}
+     */
+    Evidence toCore(CarDocument car) {
         if (dash != null) {
             return new DashReading(
-                    dash.design().toCore(),
+                    dash.design().toCore(car),
                     dash.duty().toCore(),
                     Units.kelvin(dash.shownC()),
                     dash.errorC() == null ? DashReading.ERROR : dash.errorC());
         }
         if (pressure != null) {
             return new CorePressure(
-                    pressure.design().toCore(),
+                    pressure.design().toCore(car),
                     new Weather(Units.kelvin(pressure.ambientC()), pressure.altitudeM()),
                     new MeasuredPressure(pressure.pa(), pressure.speedKmh() / 3.6));
         }
         return new HeatRating(
-                cooler(makersHeat.design()).core(),
+                CoolerMapper.cooler(makersHeat.design().cooler()).core(),
                 makersHeat.oil().toCore(),
                 makersHeat.oilFlowLPerMin() / 60e3,
                 Units.kelvin(makersHeat.oilInC()),
                 makersHeat.faceSpeedMPerS(),
                 Units.kelvin(makersHeat.airInC()),
                 makersHeat.heatKw() * 1e3);
-    }
-
-    private static Design.Cooler cooler(DesignDocument design) {
-        return design.toCore().cooler().orElseThrow();
     }
 }

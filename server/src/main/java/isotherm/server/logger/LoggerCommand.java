@@ -77,7 +77,7 @@ public final class LoggerCommand {
             Recipe recipe = DocumentReader.read(String.valueOf(input.readLine()), Recipe.class);
             SimulatedEngine engine = new SimulatedEngine(
                     recipe.car().toCore(),
-                    recipe.design().toCore(),
+                    recipe.design().toCore(recipe.car()),
                     recipe.fault(),
                     Units.kelvin(recipe.ambientC()),
                     recipe.seed() == null ? 1 : recipe.seed());

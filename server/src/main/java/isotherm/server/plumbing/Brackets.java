@@ -130,7 +130,7 @@ public final class Brackets {
             return SheetWork.NONE;
         }
         Placement at = design.cooler().placement().toCore();
-        Core core = design.toCore().cooler().orElseThrow().core();
+        Core core = design.own().orElseThrow().core();
         List<Bay.Box> about = about(car, design);
         List<Bay.Box> andCore = new ArrayList<>(about);
         andCore.add(CorePorts.box(core, at));

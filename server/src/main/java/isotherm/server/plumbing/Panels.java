@@ -157,7 +157,7 @@ public final class Panels {
                 .filter(x -> x.name().equals(q.opening()))
                 .findFirst()
                 .orElseThrow();
-        Core core = q.design().toCore().cooler().orElseThrow().core();
+        Core core = q.design().own().orElseThrow().core();
         PanelDocument start = PresetsDocument.shipped().starts().panel();
         return Shroud.sides(o.face(), core).stream().map(s -> side(s, start)).toList();
     }

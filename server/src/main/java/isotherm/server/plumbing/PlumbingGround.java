@@ -45,7 +45,7 @@ record PlumbingGround(
             bay = bay.without(name);
         }
         Plumbing.Choice choice = Choices.of(q.car(), q.design(), parts);
-        return new PlumbingGround(q, q.car().toCore(), q.design().toCore(), bay, choice, parts, left);
+        return new PlumbingGround(q, q.car().toCore(), q.design().toCore(q.car()), bay, choice, parts, left);
     }
 
     /** Looks for the routes; refuses what takes more steps than somebody would wait for. */

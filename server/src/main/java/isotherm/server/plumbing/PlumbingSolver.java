@@ -5,8 +5,9 @@ import static isotherm.server.contract.Rounding.round;
 
 import isotherm.core.bill.BillLine;
 import isotherm.core.bill.BillOfMaterials;
-import isotherm.core.bill.DesignBill;
+import isotherm.core.bill.WorkBill;
 import isotherm.core.car.Design;
+import isotherm.core.car.Work;
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.exchanger.CoreModel;
 import isotherm.core.hydraulics.CoolerLoop;
@@ -26,7 +27,9 @@ import isotherm.core.takeoff.TakeoffFit;
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.contract.MessageDocument;
 import isotherm.server.garage.BayDocument;
+import isotherm.server.garage.CarDocument;
 import isotherm.server.garage.DesignDocument;
+import isotherm.server.garage.PlacementDocument;
 import isotherm.server.session.OutcomeDocument;
 import isotherm.server.session.Solver;
 import java.util.ArrayList;
@@ -57,17 +60,12 @@ public final class PlumbingSolver {
         Plumbing plan = ground.plan(ground.choice(), true);
         Optional<Design> piped = piped(ground, plan);
         Optional<Plumbed.PlumbFigures> figures = piped.map(d -> figures(ground, d, plan));
-        List<BillLine> bill = new ArrayList<>(DesignBill.of(
-                ground.design(),
-                Optional.ofNullable(q.design().cooler().placement()).map(DesignDocument.PlacementDocument::toCore),
-                plan,
-                ground.choice().sleeved(),
-                Brackets.folded(q.car(), q.design()),
-                cores));
-        BillOfMaterials loop = new BillOfMaterials(plan);
-        bill.addAll(loop.lines(
-                figures.map(f -> f.addedOilL() * 1e-3).orElse(0.0), q.car().oilVolumeL() * 1e-3));
-        BillOfMaterials.KitOrLoose kit = loop.kitOrLoose(bill);
+        List<BillLine> bill = bill(q.car(), q.design(), Optional.of(plan))
+                .lines(
+                        cores,
+                        figures.map(f -> f.addedOilL() * 1e-3).orElse(0.0),
+                        q.car().oilVolumeL() * 1e-3);
+        BillOfMaterials.KitOrLoose kit = new BillOfMaterials(plan, q.design().built()).kitOrLoose(bill);
         List<String> have = q.design().plumbing().have();
         return new Plumbed(
                 plan.level(),
@@ -96,6 +94,26 @@ public final class PlumbingSolver {
                                 2)),
                 MessageDocument.all(PlumbingNotes.of(
                         ground.car(), ground.design(), plan, ground.choice().feed())));
+    }
+
+    /**
+     * @param car a car
+     * @param design a design of it
+     * @param plan its plumbing; empty while it is not chosen
+     * @return what is bought for what of it is built
+     */
+    public static WorkBill bill(CarDocument car, DesignDocument design, Optional<Plumbing> plan) {
+        Optional<PlacementDocument> placed =
+                Optional.ofNullable(design.cooler()).map(DesignDocument.CoolerDocument::placement);
+        return new WorkBill(
+                design.built(),
+                design.toCore(car),
+                placed.map(PlacementDocument::toCore),
+                plan,
+                design.plumbing() != null
+                        && Boolean.TRUE.equals(design.plumbing().sleeved()),
+                Brackets.folded(car, design),
+                design.exchangerEnds());
     }
 
     /**
@@ -132,7 +150,8 @@ public final class PlumbingSolver {
                 plan.heads(),
                 c.loop().thermostat(),
                 plan.extraVolume(),
-                c.loop().bypass());
+                c.loop().bypass(),
+                c.loop().upstream());
         return Optional.of(
                 g.design().withCooler(Optional.of(new Design.Cooler(c.core(), c.airway(), loop, c.efficacy()))));
     }
@@ -180,7 +199,7 @@ public final class PlumbingSolver {
 
     /** Price of the loop's own parts bought loose, with so much oil (m³). */
     private static double loosePrice(Plumbing plan, double addedOil) {
-        BillOfMaterials bill = new BillOfMaterials(plan);
+        BillOfMaterials bill = new BillOfMaterials(plan, Work.WHOLE);
         return round(bill.kitOrLoose(bill.lines(addedOil, 0)).loosePrice(), 2);
     }
 

@@ -75,7 +75,7 @@ public final class Spaces {
         Brackets.about(q.car(), q.design()).forEach(b -> bodies.add(box(b)));
         if (q.design().cooler() != null && q.design().cooler().placement() != null) {
             bodies.add(core(
-                    q.design().toCore().cooler().orElseThrow().core(),
+                    q.design().own().orElseThrow().core(),
                     q.design().cooler().placement().toCore()));
             SheetWork sheets = Brackets.folded(q.car(), q.design());
             sheets.brackets()

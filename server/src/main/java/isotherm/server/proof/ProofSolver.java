@@ -43,7 +43,7 @@ public final class ProofSolver {
      */
     public static Proof.ProofAnswer prove(Proof.ProofQuestion q, DrivenLog first, DrivenLog second) {
         Car car = q.car().toCore();
-        Design after = q.afterDesign().toCore();
+        Design after = q.afterDesign().toCore(q.car());
         SessionComparison.Logged a = EvidenceSolver.logged(car, first.duty(), first.oilC());
         SessionComparison.Logged b = EvidenceSolver.logged(car, second.duty(), second.oilC());
         SessionFigures read = figures(car, a, first);
@@ -122,14 +122,14 @@ public final class ProofSolver {
     private static Proof.Predicted predicted(
             CarDocument car, DutyDocument duty, DesignDocument design, OptionalDouble readK) {
         Duty driven = duty.toCore();
-        Prediction p = Prediction.of(car.toCore(), driven, design.toCore(), car.belief(), SAMPLES, SEED);
+        Prediction p = Prediction.of(car.toCore(), driven, design.toCore(car), car.belief(), SAMPLES, SEED);
         return new Proof.Predicted(
                 round(Units.celsius(p.peakLow()), 1),
                 round(Units.celsius(p.peakMedian()), 1),
                 round(Units.celsius(p.peakHigh()), 1),
                 readK.isPresent() ? (Double) round(Units.celsius(readK.getAsDouble()), 1) : null,
                 MessageDocument.of(note(p, readK)),
-                car.fitted() == null ? null : untaught(car, driven, design.toCore()));
+                car.fitted() == null ? null : untaught(car, driven, design.toCore(car)));
     }
 
     private static Message note(Prediction p, OptionalDouble readK) {

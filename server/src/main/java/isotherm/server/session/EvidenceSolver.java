@@ -57,7 +57,7 @@ public final class EvidenceSolver {
         SessionComparison.Logged after = logged(car, q.after().duty(), q.after().oilC());
         Optional<SessionComparison.Step> step = Optional.ofNullable(q.design())
                 .map(d -> SessionComparison.Step.byModel(
-                        car, d.toCore(), before, after, q.before().duty().altitudeM()));
+                        car, d.toCore(q.car()), before, after, q.before().duty().altitudeM()));
         SessionComparison.Result r = SessionComparison.compare(before, after, step, q.seed() == null ? 1 : q.seed());
         return new EvidenceQuestions.CompareAnswer(
                 r.verdict(),

@@ -28,7 +28,6 @@ import isotherm.server.contract.MessageDocument;
 import isotherm.server.garage.CarDocument;
 import isotherm.server.garage.CaseDocument;
 import isotherm.server.garage.CoreSheetDocument;
-import isotherm.server.garage.DesignDocument;
 import isotherm.server.garage.DutyDocument;
 import isotherm.server.garage.PresetsDocument;
 import java.util.Arrays;
@@ -45,7 +44,7 @@ public final class QuestionSolver {
      * @return its rating
      */
     public static Questions.RatingAnswer rate(Questions.RatingQuestion q) {
-        Design.Cooler c = q.design().toCore().cooler().orElseThrow();
+        Design.Cooler c = q.design().own().orElseThrow();
         CoreModel model = new CoreModel(c.core());
         Oil oil = q.oil().toCore();
         double pascal = Air.standardPressure(q.altitudeM());
@@ -83,11 +82,12 @@ public final class QuestionSolver {
      * @return the air at each speed
      */
     public static List<Questions.AirAnswer> air(Questions.AirQuestion q) {
-        Design.Cooler c = q.car().toCore().known(q.design().toCore().cooler().orElseThrow());
+        Design.Cooler c =
+                q.car().toCore().known(q.design().toCore(q.car()).cooler().orElseThrow());
         AirNetwork network = new AirNetwork(
                 c.airway(),
                 new CoreModel(c.core()),
-                Optional.of(q.car().toCore().radiator(q.design().toCore())),
+                Optional.of(q.car().toCore().radiator(q.design().toCore(q.car()))),
                 Units.kelvin(q.ambientC()),
                 Air.standardPressure(q.altitudeM()));
         return q.speedsKmh().stream()
@@ -128,7 +128,7 @@ public final class QuestionSolver {
         DutyTable table = DutyTable.of(
                 car,
                 q.car().belief(),
-                q.designs().stream().map(DesignDocument::toCore).toList(),
+                q.designs().stream().map(d -> d.toCore(q.car())).toList(),
                 duties);
         return new DutiesQuestions.DutiesAnswer(
                 table.rows().stream()
@@ -152,7 +152,7 @@ public final class QuestionSolver {
     public static List<Questions.PlaceAnswer> places(CaseDocument asked) {
         Car car = asked.car().toCore();
         Duty duty = asked.duty().toCore();
-        Design design = asked.design().toCore();
+        Design design = asked.design().toCore(asked.car());
         if (design.cooler().isEmpty()) {
             return List.of();
         }
@@ -173,7 +173,7 @@ public final class QuestionSolver {
      * @return oil pressures, litres and seconds
      */
     public static Questions.CircuitAnswer circuit(Questions.CircuitQuestion q) {
-        PressureCheck check = PressureCheck.of(q.car().toCore(), q.design().toCore(), Units.kelvin(q.hotOilC()));
+        PressureCheck check = PressureCheck.of(q.car().toCore(), q.design().toCore(q.car()), Units.kelvin(q.hotOilC()));
         return new Questions.CircuitAnswer(
                 Solver.points(check),
                 round(check.loopVolume() * 1e3, 2),
@@ -188,7 +188,7 @@ public final class QuestionSolver {
     public static Questions.PlacementAnswer placement(Questions.PlacementQuestion q) {
         NoseFit f = NoseFit.of(
                 q.car().nose().toCore(),
-                q.design().toCore().cooler().orElseThrow().core(),
+                q.design().toCore(q.car()).cooler().orElseThrow().core(),
                 q.design().cooler().placement().toCore(),
                 standing(q),
                 q.design().outOfTheWay());
@@ -217,7 +217,13 @@ public final class QuestionSolver {
                         .cooler()
                         .placement()
                         .toCore()
-                        .layout(q.design().toCore().cooler().orElseThrow().core(), takeoffX(q.car()))),
+                        .layout(
+                                q.design()
+                                        .toCore(q.car())
+                                        .cooler()
+                                        .orElseThrow()
+                                        .core(),
+                                takeoffX(q.car()))),
                 round(f.warmth().ahead() / 1e3, 1),
                 f.warmth().behind(),
                 f.warmth().intakeBehind(),
@@ -242,7 +248,7 @@ public final class QuestionSolver {
     public static Template template(Questions.PlacementQuestion q) {
         return Template.of(
                 q.design().name(),
-                q.design().toCore().cooler().orElseThrow().core(),
+                q.design().toCore(q.car()).cooler().orElseThrow().core(),
                 q.design().cooler().placement().toCore(),
                 Optional.of(q.car().nose().toCore()),
                 takeoffX(q.car()));

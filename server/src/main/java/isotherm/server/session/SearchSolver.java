@@ -38,7 +38,12 @@ public final class SearchSolver {
                 q.duty().toCore(),
                 Effort.WAITED_FOR);
         DesignMap.Result m = DesignMap.of(
-                q.car().toCore(), q.duty().toCore(), q.design().toCore(), q.x().toCore(), q.y().toCore(), cancelled);
+                q.car().toCore(),
+                q.duty().toCore(),
+                q.design().toCore(q.car()),
+                q.x().toCore(),
+                q.y().toCore(),
+                cancelled);
         return new SearchQuestions.MapAnswer(
                 values(q.x(), m.x()), values(q.y(), m.y()), grid(m.peak()), grid(m.plateau()), grid(m.coolant()));
     }
@@ -157,17 +162,17 @@ public final class SearchSolver {
                 q.car().toCore(),
                 q.duty().toCore(),
                 q.car().belief(),
-                q.design().toCore(),
+                q.design().toCore(q.car()),
                 catalogue,
                 q.largestWidthMm() * 1e-3,
                 q.largestHeightMm() * 1e-3);
         return new SearchQuestions.SchoolsAnswer(
                 candidate(s.present(), q.design()),
                 s.smallest()
-                        .map(c -> candidate(c, q.design().changedTo(c.design())))
+                        .map(c -> candidate(c, q.design().changedTo(q.car(), c.design())))
                         .orElse(null),
                 s.largest()
-                        .map(c -> candidate(c, q.design().changedTo(c.design())))
+                        .map(c -> candidate(c, q.design().changedTo(q.car(), c.design())))
                         .orElse(null));
     }
 }

@@ -49,7 +49,7 @@ public final class Solver {
      */
     public static OutcomeDocument solve(CaseDocument asked) {
         Car car = asked.car().toCore();
-        Design design = asked.design().toCore();
+        Design design = asked.design().toCore(asked.car());
         Double planned = asked.car().engine().plannedPowerKw();
         Assessment a = Assessment.of(
                 car,
@@ -78,8 +78,8 @@ public final class Solver {
                         .orElse(null),
                 circuit(a),
                 traces(car, s, TRACE_POINTS),
-                verdict(a, asked.design()),
-                findings(a, asked.design()));
+                verdict(a, asked.car(), asked.design()),
+                findings(a, asked.car(), asked.design()));
     }
 
     private static List<Integer> roadCells(Assessment a) {
@@ -96,7 +96,7 @@ public final class Solver {
      */
     public static OutcomeDocument.Quick quick(CaseDocument asked) {
         Car car = asked.car().toCore();
-        Design design = asked.design().toCore();
+        Design design = asked.design().toCore(asked.car());
         Duty duty = asked.duty().toCore();
         Session s = Simulator.run(car, duty, design);
         Session bare = design.cooler().isEmpty() ? s : Simulator.run(car, duty, design.withCooler(Optional.empty()));
@@ -159,7 +159,7 @@ public final class Solver {
         Prediction p = Prediction.of(
                 asked.car().toCore(),
                 asked.duty().toCore(),
-                asked.design().toCore(),
+                asked.design().toCore(asked.car()),
                 asked.car().belief(),
                 asked.samples(),
                 asked.seed() == null ? 1 : asked.seed());
@@ -312,25 +312,25 @@ public final class Solver {
                 .toList();
     }
 
-    private static OutcomeDocument.VerdictDocument verdict(Assessment a, DesignDocument asked) {
+    private static OutcomeDocument.VerdictDocument verdict(Assessment a, CarDocument car, DesignDocument asked) {
         Verdict v = Verdict.of(a);
         return new OutcomeDocument.VerdictDocument(
                 v.kind(),
                 v.unsure(),
                 MessageDocument.of(v.what()),
                 MessageDocument.of(v.why()),
-                v.options().stream().map(r -> remedy(r, asked)).toList());
+                v.options().stream().map(r -> remedy(r, car, asked)).toList());
     }
 
-    private static OutcomeDocument.RemedyDocument remedy(Remedy r, DesignDocument asked) {
+    private static OutcomeDocument.RemedyDocument remedy(Remedy r, CarDocument car, DesignDocument asked) {
         return new OutcomeDocument.RemedyDocument(
                 MessageDocument.of(r.label()),
-                asked.changedTo(r.design()),
+                asked.changedTo(car, r.design()),
                 Rounding.celsius(r.peakK()),
                 MessageDocument.of(r.effect()));
     }
 
-    private static List<OutcomeDocument.FindingDocument> findings(Assessment a, DesignDocument asked) {
+    private static List<OutcomeDocument.FindingDocument> findings(Assessment a, CarDocument car, DesignDocument asked) {
         return Findings.of(a).stream()
                 .map(f -> new OutcomeDocument.FindingDocument(
                         f.severity(),
@@ -339,7 +339,7 @@ public final class Solver {
                         f.topic().background(),
                         MessageDocument.of(f.what()),
                         MessageDocument.of(f.why()),
-                        f.remedy().map(r -> remedy(r, asked)).orElse(null)))
+                        f.remedy().map(r -> remedy(r, car, asked)).orElse(null)))
                 .toList();
     }
 

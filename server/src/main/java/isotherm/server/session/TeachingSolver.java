@@ -68,9 +68,11 @@ public final class TeachingSolver {
     public static EvidenceQuestions.FitAnswer fit(CarDocument asked, List<Logged> logs) {
         Logged first = logs.get(0);
         Car car = asked.withoutLog().withSensor(first.sensor());
-        SessionEvidence session = session(car, first);
+        SessionEvidence session = session(asked, car, first);
         List<Evidence> others = new ArrayList<>(asked.evidence());
-        logs.stream().skip(1).forEach(l -> others.add(session(asked.withoutLog().withSensor(l.sensor()), l)));
+        logs.stream()
+                .skip(1)
+                .forEach(l -> others.add(session(asked, asked.withoutLog().withSensor(l.sensor()), l)));
         LogFit.Result r = LogFit.fit(car, first.duty().toLog(), session, others);
         return new EvidenceQuestions.FitAnswer(
                 r.estimates().stream().map(TeachingSolver::estimate).toList(),
@@ -86,7 +88,7 @@ public final class TeachingSolver {
                         r.learned().discrepancy()));
     }
 
-    private static SessionEvidence session(Car car, Logged logged) {
+    private static SessionEvidence session(CarDocument asked, Car car, Logged logged) {
         if (logged.oilC() == null) {
             throw new InvalidDocument(
                     List.of(Problem.of("/oilC", null, "This log holds no oil temperature: there is nothing to fit")));
@@ -96,7 +98,7 @@ public final class TeachingSolver {
         try {
             session = LogFit.session(
                     car,
-                    logged.design().toCore(),
+                    logged.design().toCore(asked),
                     log,
                     EvidenceSolver.kelvin(logged.oilC()),
                     Optional.ofNullable(logged.coolantC()).map(EvidenceSolver::kelvin));
@@ -201,14 +203,17 @@ public final class TeachingSolver {
         Car car = asked.car().toCore();
         Effort.check("/duty", RANKING, car, asked.duty().toCore(), Effort.WAITED_FOR);
         Outlook now = Outlook.of(
-                car, asked.duty().toCore(), asked.design().toCore(), asked.car().belief());
+                car,
+                asked.duty().toCore(),
+                asked.design().toCore(asked.car()),
+                asked.car().belief());
         return new EvidenceQuestions.NextAnswer(
                 celsius(now.quantile(0.1)),
                 celsius(now.quantile(0.9)),
                 NextMeasurement.of(
                                 car,
                                 asked.duty().toCore(),
-                                asked.design().toCore(),
+                                asked.design().toCore(asked.car()),
                                 asked.car().belief())
                         .stream()
                         .map(w -> new EvidenceQuestions.WorthDocument(

@@ -3,11 +3,14 @@ package isotherm.server.api;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import isotherm.core.catalogue.CorePart;
 import isotherm.core.catalogue.PlumbingParts;
 import isotherm.server.build.BuildDocuments.NewBuild;
 import isotherm.server.build.BuildDocuments.SheetStep;
 import isotherm.server.build.Builds;
 import isotherm.server.contract.DocumentReader;
+import isotherm.server.garage.CarDocument;
+import isotherm.server.garage.CaseDocument;
 import isotherm.server.garage.DesignDocument;
 import isotherm.server.testing.Examples;
 import isotherm.server.testing.RunningServer;
@@ -22,6 +25,9 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** The rest of the circuit and what makes room, over HTTP: from the document into bill, notes, joints and run sheet. */
 class CircuitApiTest {
+    private static final CarDocument CAR =
+            DocumentReader.read(Examples.read("corvid"), CaseDocument.class).car();
+
     private static final RunningServer SERVER = RunningServer.get();
     private static final JsonMapper JSON = new JsonMapper();
 
@@ -56,7 +62,8 @@ class CircuitApiTest {
         wanted.set("duty", q.get("duty"));
         wanted.set("design", q.get("design"));
         NewBuild build = DocumentReader.read(wanted.toString(), NewBuild.class);
-        return Builds.begin(build, PlumbingParts.shipped(), Instant.EPOCH).steps();
+        return Builds.begin(build, PlumbingParts.shipped(), CorePart.shipped(), Instant.EPOCH)
+                .steps();
     }
 
     @Test
@@ -187,12 +194,12 @@ class CircuitApiTest {
         DesignDocument plates = DocumentReader.read(q.get("design").toString(), DesignDocument.class);
         double more = heads(plates) - heads(plain);
         assertThat(more).isEqualTo(0.9, within(1e-9));
-        DesignDocument again = plates.changedTo(plates.toCore());
+        DesignDocument again = plates.changedTo(CAR, plates.toCore(CAR));
         assertThat(heads(again)).as("a remedy's design does not pay twice").isEqualTo(heads(plates), within(1e-4));
         assertThat(again.cooler().placement().baffle()).isTrue();
     }
 
     private static double heads(DesignDocument d) {
-        return d.toCore().cooler().orElseThrow().airway().ductHeads();
+        return d.toCore(CAR).cooler().orElseThrow().airway().ductHeads();
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import isotherm.core.simulate.Factor;
 import isotherm.server.contract.DocumentReader;
+import isotherm.server.garage.CarDocument;
 import isotherm.server.garage.CaseDocument;
 import isotherm.server.garage.DesignDocument;
 import isotherm.server.logger.Recorder;
@@ -20,6 +21,9 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** A log from the file to what it teaches. */
 class LogApiTest {
+    private static final CarDocument CAR =
+            DocumentReader.read(Examples.read("corvid"), CaseDocument.class).car();
+
     private static final RunningServer SERVER = RunningServer.get();
     private static final JsonMapper JSON = new JsonMapper();
     private static final CaseDocument CORVID = DocumentReader.read(Examples.read("corvid"), CaseDocument.class);
@@ -43,7 +47,7 @@ class LogApiTest {
                     new Recorder.Recipe(
                             CORVID.car().toCore(),
                             CORVID.duty().toCore(),
-                            new DesignDocument("bare", null, true, null, null).toCore(),
+                            new DesignDocument("bare", null, true, null, null).toCore(CAR),
                             Map.of(Factor.HEAT, 1.1, Factor.MASS, 1.15),
                             10,
                             4),
@@ -141,7 +145,7 @@ class LogApiTest {
         double truth = Recorder.truth(new Recorder.Recipe(
                         CORVID.car().toCore(),
                         CORVID.duty().toCore(),
-                        new DesignDocument("bare", null, true, null, null).toCore(),
+                        new DesignDocument("bare", null, true, null, null).toCore(CAR),
                         Map.of(Factor.HEAT, 1.1, Factor.MASS, 1.15),
                         10,
                         4))

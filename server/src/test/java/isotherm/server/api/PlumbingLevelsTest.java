@@ -3,6 +3,7 @@ package isotherm.server.api;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import isotherm.core.catalogue.CorePart;
 import isotherm.core.catalogue.PlumbingParts;
 import isotherm.server.build.BuildDocuments.NewBuild;
 import isotherm.server.build.BuildDocuments.SheetFigure;
@@ -228,7 +229,10 @@ class PlumbingLevelsTest {
         double cut = cut(answer(q), 0);
         q.put("name", "By two wires");
         List<SheetStep> steps = Builds.begin(
-                        DocumentReader.read(q.toString(), NewBuild.class), PlumbingParts.shipped(), Instant.EPOCH)
+                        DocumentReader.read(q.toString(), NewBuild.class),
+                        PlumbingParts.shipped(),
+                        CorePart.shipped(),
+                        Instant.EPOCH)
                 .steps();
         assertThat(steps)
                 .filteredOn(s -> s.id().equals("bench-feed-cut"))

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
+import isotherm.server.garage.CarDocument;
 import isotherm.server.garage.CaseDocument;
 import isotherm.server.garage.DesignDocument;
 import isotherm.server.session.Solver;
@@ -15,6 +16,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class DocumentReaderTest {
+    private static final CarDocument CAR =
+            DocumentReader.read(Examples.read("corvid"), CaseDocument.class).car();
+
     private static List<Problem> problems(String json) {
         return catchThrowableOfType(InvalidDocument.class, () -> DocumentReader.read(json, CaseDocument.class))
                 .problems();
@@ -26,7 +30,7 @@ class DocumentReaderTest {
         CaseDocument read = DocumentReader.read(Examples.read(name), CaseDocument.class);
         assertThat(read.car().toCore().engine().power())
                 .isEqualTo(read.car().engine().powerKw() * 1000);
-        assertThat(read.design().toCore().cooler()).isPresent();
+        assertThat(read.design().toCore(read.car()).cooler()).isPresent();
     }
 
     @Test
@@ -102,8 +106,8 @@ class DocumentReaderTest {
         for (String name : List.of("corvid", "hauler", "wren")) {
             DesignDocument design =
                     DocumentReader.read(Examples.read(name), CaseDocument.class).design();
-            DesignDocument once = DesignDocument.of(design.name(), design.toCore());
-            assertThat(once.toCore()).isEqualTo(design.toCore());
+            DesignDocument once = DesignDocument.of(design.name(), design.toCore(CAR));
+            assertThat(once.toCore(CAR)).isEqualTo(design.toCore(CAR));
         }
     }
 

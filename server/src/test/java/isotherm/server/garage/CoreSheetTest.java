@@ -17,6 +17,9 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** A core by its data sheet, into {@code core} and back, and what cannot be. */
 class CoreSheetTest {
+    private static final CarDocument CAR =
+            DocumentReader.read(Examples.read("corvid"), CaseDocument.class).car();
+
     private static final JsonMapper JSON = new JsonMapper();
 
     private static DesignDocument design(Consumer<ObjectNode> change) {
@@ -45,7 +48,7 @@ class CoreSheetTest {
     @Test
     void goesIntoTheCoreAndComesBackTheSame() {
         DesignDocument d = design(s -> {});
-        Core core = d.toCore().cooler().orElseThrow().core();
+        Core core = d.toCore(CAR).cooler().orElseThrow().core();
         CoreLayout layout = core.layout();
         assertThat(layout.width()).isEqualTo(0.331);
         assertThat(core.outsideHeight()).isEqualTo(0.157);
@@ -53,15 +56,17 @@ class CoreSheetTest {
                 .extracting(CoreLayout.PortAt::points)
                 .containsExactly(CoreLayout.Pointing.FRONT, CoreLayout.Pointing.UP);
         assertThat(core.sheet().orElseThrow().testPressure()).hasValue(21e5);
-        assertThat(d.changedTo(d.toCore()).cooler().sheet())
+        assertThat(d.changedTo(CAR, d.toCore(CAR)).cooler().sheet())
                 .isEqualTo(d.cooler().sheet());
     }
 
     @Test
     void anotherCoreIsNotOfThisSheet() {
         DesignDocument d = design(s -> {});
-        Core core = d.toCore().cooler().orElseThrow().core();
-        assertThat(d.changedTo(d.toCore().withCore(core.withRows(25))).cooler().sheet())
+        Core core = d.toCore(CAR).cooler().orElseThrow().core();
+        assertThat(d.changedTo(CAR, d.toCore(CAR).withCore(core.withRows(25)))
+                        .cooler()
+                        .sheet())
                 .isNull();
     }
 

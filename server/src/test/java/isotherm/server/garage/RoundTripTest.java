@@ -22,6 +22,9 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Documents say the same after a way out and in, and after a way through the computation. */
 class RoundTripTest {
+    private static final CarDocument CAR =
+            DocumentReader.read(Examples.read("corvid"), CaseDocument.class).car();
+
     private static final JsonMapper JSON = new JsonMapper();
 
     private static CaseDocument read(String name) {
@@ -44,20 +47,20 @@ class RoundTripTest {
     @MethodSource("cases")
     void aDesignIsTheSameAfterItsWayThroughTheComputation(String name) {
         CaseDocument c = read(name);
-        Design there = c.design().toCore();
-        Design back = c.design().changedTo(there).toCore();
+        Design there = c.design().toCore(c.car());
+        Design back = c.design().changedTo(c.car(), there).toCore(c.car());
         double once = Simulator.run(c.car().toCore(), c.duty().toCore(), there).peak();
         double again = Simulator.run(c.car().toCore(), c.duty().toCore(), back).peak();
         assertThat(again).isCloseTo(once, within(1e-6));
-        assertThat(c.design().changedTo(there).cooler().placement())
+        assertThat(c.design().changedTo(c.car(), there).cooler().placement())
                 .isEqualTo(c.design().cooler().placement());
     }
 
     @Test
     void aChangeThatLeavesTheCoreInItsPlaceKeepsTheDrawing() {
         DesignDocument d = read("corvid").design();
-        Core more = d.toCore().cooler().orElseThrow().core().withRows(19);
-        DesignDocument changed = d.changedTo(d.toCore().withCore(more));
+        Core more = d.toCore(CAR).cooler().orElseThrow().core().withRows(19);
+        DesignDocument changed = d.changedTo(CAR, d.toCore(CAR).withCore(more));
         assertThat(changed.name()).isEqualTo(d.name());
         assertThat(changed.cooler().rows()).isEqualTo(19);
         assertThat(changed.cooler().placement()).isEqualTo(d.cooler().placement());
@@ -66,8 +69,8 @@ class RoundTripTest {
     @Test
     void aChangeThatSealsTheOpeningPutsShroudAndFoamIntoTheDrawing() {
         DesignDocument d = read("corvid").design();
-        var airway = d.toCore().cooler().orElseThrow().airway();
-        DesignDocument sealed = d.changedTo(d.toCore().withAirway(airway.withSealing(0.9)));
+        var airway = d.toCore(CAR).cooler().orElseThrow().airway();
+        DesignDocument sealed = d.changedTo(CAR, d.toCore(CAR).withAirway(airway.withSealing(0.9)));
         assertThat(sealed.cooler().placement().shroud()).isTrue();
         assertThat(sealed.cooler().placement().foam()).isTrue();
         assertThat(sealed.cooler().placement().yMm())
@@ -77,10 +80,10 @@ class RoundTripTest {
     @Test
     void aChangeThatMovesTheCoreElsewhereTakesItOutOfTheDrawing() {
         DesignDocument d = read("corvid").design();
-        var airway = d.toCore().cooler().orElseThrow().airway();
-        DesignDocument moved = d.changedTo(d.toCore().withAirway(airway.withPlace(Place.FRONT_CORNER_VENTED)));
+        var airway = d.toCore(CAR).cooler().orElseThrow().airway();
+        DesignDocument moved = d.changedTo(CAR, d.toCore(CAR).withAirway(airway.withPlace(Place.FRONT_CORNER_VENTED)));
         assertThat(moved.cooler().placement()).isNull();
-        assertThat(d.changedTo(Design.NO_COOLER).cooler()).isNull();
+        assertThat(d.changedTo(CAR, Design.NO_COOLER).cooler()).isNull();
     }
 
     @ParameterizedTest

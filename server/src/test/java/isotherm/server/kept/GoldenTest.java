@@ -2,6 +2,7 @@ package isotherm.server.kept;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import isotherm.core.catalogue.CorePart;
 import isotherm.core.catalogue.PlumbingParts;
 import isotherm.server.build.BuildDocuments.NewBuild;
 import isotherm.server.build.Builds;
@@ -84,7 +85,10 @@ class GoldenTest {
     private static String answer(Question q) {
         if (q.kind().equals("sheet")) {
             return JSON.writeValueAsString(Builds.begin(
-                    DocumentReader.read(q.json(), NewBuild.class), PlumbingParts.shipped(), Instant.EPOCH));
+                    DocumentReader.read(q.json(), NewBuild.class),
+                    PlumbingParts.shipped(),
+                    CorePart.shipped(),
+                    Instant.EPOCH));
         }
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         ByteArrayOutputStream err = new ByteArrayOutputStream();

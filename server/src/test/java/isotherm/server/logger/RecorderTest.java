@@ -19,7 +19,7 @@ class RecorderTest {
     private static Recorder.Recipe recipe(String example, double rate, long seed) {
         CaseDocument c = DocumentReader.read(Examples.read(example), CaseDocument.class);
         return new Recorder.Recipe(
-                c.car().toCore(), c.duty().toCore(), c.design().toCore(), Map.of(Factor.HEAT, 1.1), rate, seed);
+                c.car().toCore(), c.duty().toCore(), c.design().toCore(c.car()), Map.of(Factor.HEAT, 1.1), rate, seed);
     }
 
     private static List<String[]> rows(Recorder.Recipe recipe) throws IOException {

@@ -37,9 +37,10 @@ class SimulatedEngineTest {
 
     SimulatedEngineTest() throws IOException {
         JsonNode demo = new JsonMapper().readTree(Files.readString(Path.of("../demo/1-corvid.json")));
-        car = DocumentReader.read(demo.get("car").toString(), CarDocument.class).toCore();
+        CarDocument stored = DocumentReader.read(demo.get("car").toString(), CarDocument.class);
+        car = stored.toCore();
         design = DocumentReader.read(demo.get("designs").get(0).toString(), DesignDocument.class)
-                .toCore();
+                .toCore(stored);
     }
 
     private List<Watch.Alarm> warmRun(SimulatedEngine.Fault fault, double period) {

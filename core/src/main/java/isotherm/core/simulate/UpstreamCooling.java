@@ -1,0 +1,82 @@
+package isotherm.core.simulate;
+
+import isotherm.core.airflow.AirNetwork;
+import isotherm.core.airflow.Airway;
+import isotherm.core.airflow.Place;
+import isotherm.core.airflow.Radiator;
+import isotherm.core.exchanger.CoreModel;
+import isotherm.core.fluid.Oil;
+import isotherm.core.hydraulics.UpstreamCore;
+import java.util.Optional;
+
+/**
+ * What a core upstream of the design's own takes from the oil in a session: the oil comes to the second core as the first one
+ * leaves it. What it gives to a radiator behind it is left out, as the radiator was measured with it.
+ */
+final class UpstreamCooling {
+    private static final double METAL = 900;
+
+    private final CoolerTable table;
+    private final Airway airway;
+    private final double metal;
+    private final double[][] air = new double[4][];
+
+    UpstreamCooling(
+            UpstreamCore core,
+            Oil fluid,
+            OilTable oil,
+            double[] speed,
+            Optional<Radiator> radiator,
+            double ambientK,
+            double pascal) {
+        CoreModel model = new CoreModel(core.core());
+        AirNetwork network = new AirNetwork(core.airway(), model, radiator, ambientK, pascal);
+        table = new CoolerTable(model, fluid, oil, network.openShare(), core.efficacy());
+        airway = core.airway();
+        metal = core.core().mass() * METAL;
+        AirTable solved = new AirTable(
+                speed,
+                airway.fan().isPresent(),
+                Optional.of(network),
+                Optional.of(model),
+                radiator.orElseThrow(),
+                ambientK,
+                pascal);
+        for (int fans = 0; fans < 4; fans++) {
+            air[fans] = solved.cells((fans & 1) != 0, (fans & 2) != 0);
+        }
+    }
+
+    /** Heat capacity of its metal, J/K. */
+    double metal() {
+        return metal;
+    }
+
+    /**
+     * @param cell cell of the demand
+     * @param fans 1 for its own fan, 0 without
+     * @param assist how far the radiator's fan helps, 0 to 1
+     * @param mass oil, kg/s
+     * @param inK oil at its inlet, K
+     * @param outK oil at its outlet as far as it is known, K
+     * @param ambientK air outside, K
+     * @param radiated what warms the air per W/K of radiator ahead of it, K: 0 while the coolant's thermostat is shut
+     * @return heat from oil to air, W
+     */
+    double heat(
+            int cell, int fans, double assist, double mass, double inK, double outK, double ambientK, double radiated) {
+        int at = cell * AirTable.VALUES;
+        double rate = blend(fans, assist, at + AirTable.CORE_RATE);
+        double conductance = blend(fans, assist, at + AirTable.CORE_CONDUCTANCE);
+        double airInK = ambientK + airway.warmedAhead(rate);
+        if (airway.place().stream() == Place.Stream.BEHIND_RADIATOR && rate > 0) {
+            airInK += radiated * blend(fans, assist, at + AirTable.COVERED) / rate;
+        }
+        return table.heat(mass, inK, outK, rate, conductance, airInK);
+    }
+
+    private double blend(int own, double assist, int index) {
+        double off = air[own][index];
+        return assist == 0 ? off : off + assist * (air[own + 2][index] - off);
+    }
+}
