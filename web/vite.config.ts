@@ -1,8 +1,64 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
-  plugins: [react()],
+  plugins: [
+    react(),
+    // What was looked at before is there without a connection: the page itself, cars, builds with their pictures, care books.
+    VitePWA({
+      registerType: 'autoUpdate',
+      injectRegister: 'script-defer',
+      includeAssets: ['icon.svg', 'icon-192.png', 'icon-512.png'],
+      manifest: {
+        name: 'Isotherm',
+        short_name: 'Isotherm',
+        description: 'Sizes, places, builds, proves and looks after an engine oil cooler',
+        start_url: '/',
+        display: 'standalone',
+        background_color: '#f3f0e8',
+        theme_color: '#f3f0e8',
+        icons: [
+          { src: 'icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: 'icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'any maskable' },
+          { src: 'icon.svg', sizes: 'any', type: 'image/svg+xml' },
+        ],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,woff2}'],
+        maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,
+        navigateFallback: null,
+        runtimeCaching: [
+          {
+            urlPattern: ({ request }) => request.mode === 'navigate',
+            handler: 'NetworkFirst',
+            options: {
+              cacheName: 'isotherm-pages',
+              networkTimeoutSeconds: 4,
+              precacheFallback: { fallbackURL: '/index.html' },
+            },
+          },
+          {
+            urlPattern: /\/api\/(builds|cars)\/[^/]+\/pictures\/[^/]+$/,
+            handler: 'CacheFirst',
+            options: { cacheName: 'isotherm-pictures', expiration: { maxEntries: 400 }, cacheableResponse: { statuses: [200] } },
+          },
+          {
+            // Answers that a page is made of; not the streams, the papers and what is computed.
+            urlPattern: /\/api\/(settings|presets|classes|cars(\/[^/]+(\/(builds|care))?)?|builds\/[^/]+|catalogue\/[a-z]+|broken)(\?[^/]*)?$/,
+            method: 'GET',
+            handler: 'NetworkFirst',
+            options: {
+              cacheName: 'isotherm-answers',
+              networkTimeoutSeconds: 4,
+              expiration: { maxEntries: 300 },
+              cacheableResponse: { statuses: [200] },
+            },
+          },
+        ],
+      },
+    }),
+  ],
   build: {
     outDir: 'dist',
     emptyOutDir: true,

@@ -29,7 +29,10 @@ const router = createBrowserRouter([
 
 /** What is refused is refused the next time too; what did not arrive is asked for again. */
 const queries = new QueryClient({
-  defaultOptions: { queries: { retry: (failures, error) => failures < 3 && mayAskAgain(error) } },
+  // The service worker answers for a server that cannot be reached: nobody waits for the browser to say that it is online.
+  defaultOptions: {
+    queries: { networkMode: 'always', retry: (failures, error) => failures < 3 && mayAskAgain(error) },
+  },
 });
 
 const root = document.getElementById('root');

@@ -82,3 +82,12 @@ export function fields(schema: keyof Schemas): readonly Field[] {
     }
   });
 }
+
+/** What a field may be, in the order in which the server names it. */
+export function choices<S extends keyof Schemas, F extends keyof Schemas[S] & string>(
+  schema: S,
+  field: F,
+): readonly (Schemas[S][F] & string)[] {
+  const found = fields(schema).find((f) => f.name === field);
+  return (found?.kind === 'choice' ? found.options : []) as readonly (Schemas[S][F] & string)[];
+}

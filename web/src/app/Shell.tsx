@@ -16,6 +16,7 @@ import { Held, useBench, Workbench } from '../bench/workbench';
 import { PresetsContext } from '../bench/presets';
 import { useGo } from '../bench/useGo';
 import { Conflicts, Top } from './Top';
+import { Waiting } from './Waiting';
 
 // Each station comes when it is first gone to: the first look at a car does not wait for all of them.
 const Duty = lazy(async () => ({ default: (await import('../stations/duty/Duty')).Duty }));
@@ -250,6 +251,7 @@ function OneCar({ carId, cars }: { carId: string; cars: Schemas['CarSummary'][] 
           </Held>
           <div>
             <Conflicts />
+            <Waiting quiet={at === 'build' || at === 'care'} />
             <Failure />
             {view.data.broken > 0 && <SomeBroken count={view.data.broken} carId={carId} />}
           </div>
@@ -347,5 +349,13 @@ function StationRail() {
 
 function Failure() {
   const { failure } = useBench();
+  if (failure && !(failure instanceof ApiError)) {
+    return (
+      <Told role="status">
+        No connection to the garage: figures are not computed. Builds and the care book go on, and what is written there
+        is sent when it is back.
+      </Told>
+    );
+  }
   return failure && <Told role="alert">▲ No outcome for this choice: {failure.message}</Told>;
 }

@@ -156,10 +156,10 @@ describe('what the server does not take', () => {
     await pass(0);
     expect(there.arrived.map((e) => e.id)).toEqual(['2']);
     expect(refused).toHaveBeenCalledTimes(1);
-    expect(result.current.refused).toBe('No start yet');
+    expect(result.current.refused).toEqual([{ entry: { id: '1', text: 'start' }, why: 'No start yet' }]);
     expect(kept()).toEqual([]);
-    act(() => result.current.forgetRefusal());
-    expect(result.current.refused).toBeUndefined();
+    act(() => result.current.forget('1'));
+    expect(result.current.refused).toEqual([]);
   });
 
   it('is kept when it is the server that failed', async () => {
@@ -172,6 +172,47 @@ describe('what the server does not take', () => {
     expect(kept()).toHaveLength(1);
     await pass(2500);
     expect(there.arrived).toHaveLength(1);
+  });
+});
+
+describe('two pages of one browser', () => {
+  it('lose nothing of each other and send everything once', async () => {
+    const there = server();
+    there.state.reachable = false;
+    const { result } = outbox(there);
+    act(() => result.current.add({ id: '1', text: 'here' }));
+    await pass(0);
+    // Another page writes into the same memory.
+    localStorage.setItem(KEY, JSON.stringify([...kept(), { id: '2', text: 'there' }]));
+    act(() => {
+      window.dispatchEvent(new StorageEvent('storage', { key: KEY }));
+    });
+    expect(result.current.waiting.map((e) => e.id)).toEqual(['1', '2']);
+    act(() => result.current.add({ id: '3', text: 'here again' }));
+    there.state.reachable = true;
+    await pass(2500);
+    expect(there.arrived.map((e) => e.id)).toEqual(['1', '2', '3']);
+    expect(kept()).toEqual([]);
+  });
+
+  it('share one outbox in one page', async () => {
+    const there = server();
+    const first = outbox(there);
+    const second = outbox(there);
+    act(() => first.result.current.add({ id: '1', text: 'once' }));
+    await pass(0);
+    expect(there.send).toHaveBeenCalledTimes(1);
+    expect(second.result.current.waiting).toEqual([]);
+  });
+
+  it('keep what was refused until it is read', async () => {
+    const there = server();
+    there.state.refuses = 'start';
+    const first = outbox(there);
+    act(() => first.result.current.add({ id: '1', text: 'start' }));
+    await pass(0);
+    first.unmount();
+    expect(outbox(there).result.current.refused).toHaveLength(1);
   });
 });
 

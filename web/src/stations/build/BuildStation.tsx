@@ -13,6 +13,7 @@ import { Station } from '../Station';
 import { Gauges } from './Gauges';
 import { when } from './StepCard';
 import { useLive } from './useLive';
+import { progressWith } from './progressWith';
 import { useSheet } from './useSheet';
 import { word } from '../../words/words';
 import { Worked } from './Worked';
@@ -104,8 +105,9 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
   if (!view) {
     return null;
   }
+  const next = view.build.steps.find((s) => !here.isDone(s.id));
   const stages = [...new Set(view.build.steps.map((s) => s.stage))];
-  const states = new Map(view.progress.steps.map((s) => [s.id, s]));
+  const here = progressWith(view, sheet.waiting);
   const remove = async () => {
     await read(api.DELETE('/api/builds/{id}', { params: { path: { id: view.id }, header: basedOn(view.version) } }));
     await client.invalidateQueries(queries.builds(bench.view.id));
@@ -130,7 +132,7 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
           </Row>
           {!askName && <TextEntry label="Your name" value={who} longest={60} onChange={setWho} />}
           <Muted role="status">
-            {view.progress.done} of {view.build.steps.length} done.{' '}
+            {here.done} of {view.build.steps.length} done.{' '}
             {sheet.offline
               ? `No connection: ${sheet.waiting.length} entries are kept here and sent when it is back`
               : sheet.waiting.length > 0
@@ -140,13 +142,13 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
           <Contents aria-label="Stages">
             {stages.map((stage) => {
               const steps = view.build.steps.filter((s) => s.stage === stage);
-              const done = steps.filter((s) => states.get(s.id)?.done).length;
-              const here = steps.some((s) => s.id === view.progress.next);
+              const done = steps.filter((s) => here.isDone(s.id)).length;
+              const now = steps.some((s) => s.id === next?.id);
               return (
                 <a
                   key={stage}
                   href={`#${stage}`}
-                  aria-current={here ? 'step' : undefined}
+                  aria-current={now ? 'step' : undefined}
                   onClick={(e) => {
                     e.preventDefault();
                     document.getElementById(`stage-${stage}`)?.scrollIntoView({ behavior: 'smooth' });

@@ -6,25 +6,26 @@ import { useMoney } from '../../bench/useMoney';
 import { useBench } from '../../bench/workbench';
 import { Button, Fold, Heading, Muted, Row, Sheet } from '../../kit/kit';
 import { usePreferences } from '../../preferences/preferences';
-import { word } from '../../words/words';
+import { quantityOf, word } from '../../words/words';
+import type { Schemas } from '../../api/client';
 import { useFigure } from './useFigure';
 
 /** What a build would be, before a tool is lifted: every step, what it takes, and how long. */
-export function Preview({ onClose }: { onClose: () => void }) {
+export function Preview({ body, onClose }: { body: Schemas['NewBuild']; onClose: () => void }) {
   const { car, duty, design } = useBench();
-  const { paper, say } = usePreferences();
+  const { paper, show } = usePreferences();
   const money = useMoney();
   const [problem, setProblem] = useState<string>();
-  const body = { name: design.name, car, duty, design };
   const sheet = useQuery(queries.preview(body));
   const plumbed = useQuery({
     ...queries.plumb(`preview ${JSON.stringify({ car, duty, design })}`, { car, duty, design }, {}),
-    enabled: design.plumbing !== undefined,
+    enabled: design.plumbing !== undefined && design.cooler !== undefined,
   });
   const figure = useFigure();
   const steps = sheet.data?.steps ?? [];
   const stages = [...new Set(steps.map((s) => s.stage))];
-  const bill = plumbed.data?.bill ?? [];
+  const bill = sheet.data?.bill ?? [];
+  const priced = new Map(plumbed.data?.bill.map((b) => [b.number, b.each]));
   return (
     <Sheet title="Preview of this build" onClose={onClose} widest="760px">
       {sheet.data && (
@@ -56,9 +57,10 @@ export function Preview({ onClose }: { onClose: () => void }) {
               <Fold key={group} name={GROUPS[group]} short={`${lines.length}`}>
                 <ul style={{ margin: 0, paddingLeft: 20 }}>
                   {lines.map((b) => (
-                    <li key={b.key}>
-                      {b.quantity} × {say(b.what)}
-                      {b.each > 0 && `, ${money(b.each * b.quantity)}`}
+                    <li key={b.what + b.number}>
+                      {b.soldBy ? show(b.quantity, quantityOf(b.soldBy)) : b.quantity} × {b.what}
+                      {b.number && ` (${b.number})`}
+                      {b.number && priced.get(b.number) ? `, ${money((priced.get(b.number) ?? 0) * b.quantity)}` : ''}
                     </li>
                   ))}
                 </ul>

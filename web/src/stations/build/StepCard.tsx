@@ -5,7 +5,10 @@ import { Button, Muted } from '../../kit/kit';
 import { PHONE, useNarrow } from '../../kit/narrow';
 import { SOURCE } from './measures';
 import { ReadingField } from './ReadingField';
-import type { Entry, Sheet, SheetStep, StepState } from './useSheet';
+import type { Message } from '../../words/words';
+import { LeaksAt } from './Leaks';
+import { isDone } from './progressWith';
+import type { BuildView, Sheet, SheetStep, StepState } from './useSheet';
 import { Notes, Timer } from './StepNotes';
 import { useFigure } from './useFigure';
 
@@ -110,14 +113,16 @@ const Title = styled.button`
 
 /** One step: a line when it is not its turn, everything of it when it is or when it is asked for. */
 export function StepCard(props: {
-  buildId: string;
+  view: BuildView;
   step: SheetStep;
   state: StepState;
+  refusal: Message | undefined;
   sheet: Sheet;
   mayWrite: boolean;
   turn: boolean;
 }) {
-  const { buildId, step, state, sheet, mayWrite, turn } = props;
+  const { view, step, state, refusal, sheet, mayWrite, turn } = props;
+  const buildId = view.id;
   const { say } = usePreferences();
   const figure = useFigure();
   const narrow = useNarrow();
@@ -127,8 +132,6 @@ export function StepCard(props: {
   const mine = sheet.waiting.filter((w) => w.on === step.id);
   const done = isDone(state, mine);
   const reading = mine.filter((w) => w.kind === 'READING').at(-1) ?? state.reading;
-  // Without a connection the rules cannot be asked: what was read here counts until they can.
-  const refusal = mine.some((w) => w.kind === 'READING') ? undefined : state.refusal;
   useEffect(() => {
     if (turn) {
       card.current?.scrollIntoView({ block: 'nearest', behavior: 'smooth' });
@@ -202,19 +205,13 @@ export function StepCard(props: {
               />
             )}
             {!done && refusal && <p>✕ {say(refusal)}</p>}
+            <LeaksAt view={view} step={step} sheet={sheet} mayWrite={mayWrite} />
             <Notes buildId={buildId} step={step} state={state} sheet={sheet} mayWrite={mayWrite} waiting={mine} />
           </div>
         )}
       </div>
     </Card>
   );
-}
-
-/** Whether a step is done, with what is written here and has not arrived yet. */
-export function isDone(state: StepState | undefined, waiting: readonly Entry[]): boolean {
-  return waiting
-    .filter((w) => w.on === state?.id)
-    .reduce((is, w) => (w.kind === 'DONE' ? true : w.kind === 'NOT_DONE' ? false : is), state?.done !== undefined);
 }
 
 export function when(at: string): string {

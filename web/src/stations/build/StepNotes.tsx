@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { FileChoice } from '../../kit/FileChoice';
 import { Button, Muted, Row, TextEntry } from '../../kit/kit';
 import type { Entry, Sheet, SheetStep, StepState } from './useSheet';
+import { BuildPicture } from './BuildPicture';
 import { when } from './StepCard';
 import { useAwake } from './useAwake';
 import { useNarrow } from '../../kit/narrow';
@@ -44,14 +45,16 @@ export function Notes(props: {
   const { buildId, step, state, sheet, mayWrite, waiting } = props;
   const [writing, setWriting] = useState(false);
   const narrow = useNarrow();
-  const notes = [...state.notes, ...waiting.filter((w) => w.kind === 'NOTE')];
+  const notes = [...state.notes, ...waiting.filter((w) => w.kind === 'NOTE' || w.kind === 'PICTURE')];
   return (
     <>
       {notes.map((n) =>
         n.kind === 'PICTURE' ? (
-          <img
+          <BuildPicture
             key={n.id}
-            src={`/api/builds/${buildId}/pictures/${n.text}`}
+            buildId={buildId}
+            id={n.text ?? ''}
+            waits={waiting.includes(n)}
             alt={`Taken by ${n.who}, ${when(n.at)}, at: ${step.what}`}
           />
         ) : (

@@ -3,9 +3,11 @@ import styled from 'styled-components';
 import { usePreferences } from '../../preferences/preferences';
 import { AskName, Button, Fold, Heading } from '../../kit/kit';
 import { useNarrow } from '../../kit/narrow';
+import { OpenLeaks } from './Leaks';
 import { Loose } from './Loose';
-import { isDone, StepCard, when } from './StepCard';
-import { type BuildView, type GateState, type Sheet, type SheetStep } from './useSheet';
+import { progressWith } from './progressWith';
+import { StepCard, when } from './StepCard';
+import { type BuildView, type Entry, type GateState, type Sheet, type SheetStep } from './useSheet';
 import { word } from '../../words/words';
 
 const Steps = styled.ol`
@@ -48,16 +50,17 @@ export function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean
   const narrow = useNarrow();
   const { build, progress } = view;
   const states = new Map(progress.steps.map((s) => [s.id, s]));
+  const here = progressWith(view, sheet.waiting);
   const last = progress.alarms.at(-1);
-  const next = build.steps.find((s) => !isDone(states.get(s.id), sheet.waiting));
+  const next = build.steps.find((s) => !here.isDone(s.id));
   const stages = [...new Set(build.steps.map((s) => s.stage))];
   const firstBehind = new Map(
-    progress.gates.map((g) => [g.gate, build.steps.find((s) => s.behind === g.gate)?.id] as const),
+    here.gates.map((g) => [g.gate, build.steps.find((s) => s.behind === g.gate)?.id] as const),
   );
   /** A step, with the gate that is before it. On a phone the next one stands alone, and in the list it is a line. */
   const stepOf = (s: SheetStep, where: 'next' | 'all') => {
     const state = states.get(s.id);
-    const gate = progress.gates.find((g) => firstBehind.get(g.gate) === s.id);
+    const gate = here.gates.find((g) => firstBehind.get(g.gate) === s.id);
     return (
       state && (
         <Fragment key={s.id}>
@@ -67,9 +70,10 @@ export function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean
             </li>
           )}
           <StepCard
-            buildId={view.id}
+            view={view}
             step={s}
             state={state}
+            refusal={here.refusal(s)}
             sheet={sheet}
             mayWrite={mayWrite}
             turn={next?.id === s.id && (where === 'next' || !narrow)}
@@ -99,17 +103,20 @@ export function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean
           {!running && <span style={{ fontWeight: 400 }}> ({when(last.at)})</span>}
         </Stop>
       )}
-      {sheet.refused && (
-        <GateCard role="alert">
-          <p>✕ {sheet.refused}</p>
-          <Button onPress={sheet.forgetRefusal}>I have read it</Button>
+      {sheet.refused.map((r) => (
+        <GateCard role="alert" key={r.entry.id}>
+          <p>
+            ✕ Not taken: {noted(r.entry, build.steps)} ({r.entry.who}, {when(r.entry.at)}). {r.why}
+          </p>
+          <Button onPress={() => sheet.forget(r.entry.id)}>I have read it</Button>
         </GateCard>
-      )}
+      ))}
+      <OpenLeaks view={view} sheet={sheet} mayWrite={mayWrite} />
       {!mayWrite && <p style={{ margin: 0 }}>▲ Say who works: every entry carries a name.</p>}
       {narrow && next && (
         <section aria-label="Next step">
           <Heading>
-            {word('stage', next.stage)}: {progress.done + 1} of {build.steps.length}
+            {word('stage', next.stage)}: {here.done + 1} of {build.steps.length}
           </Heading>
           <Steps>{stepOf(next, 'next')}</Steps>
           {(next.stage === 'STRIP' || next.stage === 'REFIT') && (
@@ -118,7 +125,7 @@ export function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean
         </section>
       )}
       {narrow ? (
-        <Fold name="All steps" short={`${progress.done} of ${build.steps.length} done`} open={!next}>
+        <Fold name="All steps" short={`${here.done} of ${build.steps.length} done`} open={!next}>
           {all}
         </Fold>
       ) : (
@@ -169,4 +176,27 @@ function Gate(props: { gate: GateState; view: BuildView; sheet: Sheet; mayWrite:
       )}
     </GateCard>
   );
+}
+
+/** What somebody wrote, in words that are known again. */
+function noted(entry: Entry, steps: readonly SheetStep[]): string {
+  const step = steps.find((s) => s.id === entry.on)?.what;
+  const what = {
+    DONE: 'done',
+    NOT_DONE: 'not done',
+    READING: `reading ${entry.value ?? ''}`,
+    LIVE_READING: `reading ${entry.value ?? ''}`,
+    NOTE: `note “${entry.text ?? ''}”`,
+    PICTURE: 'picture',
+    TIMER: 'timer',
+    OVERRIDE: `gate passed: “${entry.text ?? ''}”`,
+    OFF: `came off: ${entry.text ?? ''}`,
+    BACK_ON: 'back on',
+    NOT_OFF: 'was not taken off',
+    ALARM: 'alarm',
+    LEAK: `leak: ${entry.text ?? ''}`,
+    LEAK_STEP: `leak, ${(entry.text ?? '').toLowerCase().replaceAll('_', ' ')}`,
+    NO_LEAK: `no leak: “${entry.text ?? ''}”`,
+  }[entry.kind];
+  return step ? `${what}, “${step}”` : what;
 }

@@ -1,8 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { del, get, set } from 'idb-keyval';
-import { api, read, newId, type Schemas } from '../../api/client';
-import { sendPicture } from '../../api/pictures';
+import { set } from 'idb-keyval';
+import { newId, type Schemas } from '../../api/client';
 import { queries } from '../../api/queries';
+import { buildKey, buildWays } from '../../bench/senders';
 import { useOutbox, type Outbox } from '../../bench/useOutbox';
 import { signed } from '../../bench/who';
 
@@ -11,9 +11,10 @@ export type SheetStep = Schemas['SheetStep'];
 export type StepState = Schemas['StepState'];
 export type GateState = Schemas['GateState'];
 export type Entry = Schemas['EntryDocument'];
+export type LeakKind = NonNullable<Entry['leak']>;
 
 /** What is written about: everything of an entry but who, when and its identity. */
-export type Writing = Pick<Entry, 'kind' | 'on' | 'value' | 'text'>;
+export type Writing = Pick<Entry, 'kind' | 'on' | 'value' | 'text' | 'item' | 'leak'>;
 
 export interface Sheet extends Omit<Outbox<Entry>, 'add'> {
   readonly view: BuildView | undefined;
@@ -30,22 +31,7 @@ export function useSheet(id: string, who: string): Sheet {
   const client = useQueryClient();
   const query = useQuery(queries.build(id));
   const refresh = () => void client.invalidateQueries(queries.build(id));
-  const { add, ...outbox } = useOutbox<Entry>({
-    key: `isotherm.entries:${id}`,
-    send: async (entry) => {
-      const picture = entry.kind === 'PICTURE' ? entry.text : undefined;
-      const blob = picture ? await get<Blob>(picture) : undefined;
-      if (blob) {
-        await sendPicture(`/api/builds/${id}/pictures`, blob, picture);
-      }
-      const written = await read(api.POST('/api/builds/{id}/entries', { params: { path: { id } }, body: entry }));
-      client.setQueryData(queries.build(id).queryKey, written);
-      if (picture) {
-        await del(picture);
-      }
-    },
-    onRefused: refresh,
-  });
+  const { add, ...outbox } = useOutbox<Entry>({ key: buildKey(id), ...buildWays(client, id) });
   return {
     view: query.data,
     error: query.error,

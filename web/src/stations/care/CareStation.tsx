@@ -1,18 +1,18 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import styled from 'styled-components';
 import { PHONE } from '../../kit/narrow';
-import { api, read } from '../../api/client';
 import { queries } from '../../api/queries';
+import { careKey, careWays } from '../../bench/senders';
 import { useOutbox } from '../../bench/useOutbox';
 import { signed, useWho } from '../../bench/who';
 import { usePreferences } from '../../preferences/preferences';
 import { useBench } from '../../bench/workbench';
-import { Heading, Muted, TextEntry } from '../../kit/kit';
+import { Button, Heading, Muted, TextEntry } from '../../kit/kit';
 import { Station } from '../Station';
 import { OneTask } from './OneTask';
 import { Written } from './Written';
 import { History } from './History';
-import { Entry, Write } from './entries';
+import { Entry, told, Write } from './entries';
 
 const Tasks = styled.ul`
   list-style: none;
@@ -41,21 +41,13 @@ const Tasks = styled.ul`
 
 /** What is due after a build, by date, distance, hours or events, and everything that was written. */
 export function CareStation() {
-  const { paper, show } = usePreferences();
+  const preferences = usePreferences();
+  const { paper, show } = preferences;
   const { view: car } = useBench();
   const client = useQueryClient();
   const [who, setWho] = useWho();
   const care = useQuery(queries.care(car.id));
-  const outbox = useOutbox<Entry>({
-    key: `isotherm.care:${car.id}`,
-    send: async (entry) => {
-      const written = await read(
-        api.POST('/api/cars/{carId}/care/entries', { params: { path: { carId: car.id } }, body: entry }),
-      );
-      client.setQueryData(queries.care(car.id).queryKey, written);
-    },
-    onRefused: () => void client.invalidateQueries(queries.care(car.id)),
-  });
+  const outbox = useOutbox<Entry>({ key: careKey(car.id), ...careWays(client, car.id) });
   const write: Write = (what) => outbox.add({ ...signed(who), ...what });
   if (care.error) {
     return <p role="alert">▲ The care book cannot be read: {care.error.message}</p>;
@@ -72,7 +64,12 @@ export function CareStation() {
           <TextEntry label="Your name" value={who} longest={60} onChange={setWho} />
           {!mayWrite && <p style={{ margin: 0 }}>▲ Say who works: every entry carries a name.</p>}
           {mayWrite && <Written care={care.data} write={write} />}
-          {outbox.refused && <p role="alert">▲ {outbox.refused}</p>}
+          {outbox.refused.map((r) => (
+            <p role="alert" key={r.entry.id}>
+              ▲ Not taken: {told(r.entry, care.data, preferences)}. {r.why}{' '}
+              <Button onPress={() => outbox.forget(r.entry.id)}>I have read it</Button>
+            </p>
+          ))}
           {outbox.offline && (
             <p role="status">
               No connection: {outbox.waiting.length === 1 ? 'an entry is' : `${outbox.waiting.length} entries are`} kept

@@ -1,16 +1,49 @@
+import type { DesignDocument } from '../../api/client';
 import { usePresets } from '../../bench/presets';
 import { useBench } from '../../bench/workbench';
 import { Button, Heading, Muted } from '../../kit/kit';
+import { word } from '../../words/words';
 
-/** Begins a design with a cooler, wherever one is missing. */
+/** Begins a design with a cooler, wherever one is missing; with a factory air cooler, by what of it is changed. */
 export function AddCore({ why }: { why: string }) {
   const { starts } = usePresets();
-  const { design, changeDesign } = useBench();
+  const { car, design, changeDesign } = useBench();
+  const begin = (change: Partial<DesignDocument>) => {
+    const rest = { ...design };
+    delete rest.work;
+    changeDesign({ ...rest, ...change });
+  };
+  const factory = car.factoryCooler;
+  const exchanger = (car.factoryExchangerWPerK ?? 0) > 0 && (
+    <Button onPress={() => begin({ keepFactoryExchanger: false, work: 'EXCHANGER' })}>
+      {word('work', 'EXCHANGER')}, no core
+    </Button>
+  );
+  if (!factory) {
+    return (
+      <>
+        <Heading>No cooler in this design</Heading>
+        <Muted>{why}</Muted>
+        <Button onPress={() => begin({ cooler: starts.cooler })}>Add a core</Button>
+        {exchanger}
+      </>
+    );
+  }
   return (
     <>
-      <Heading>No cooler in this design</Heading>
-      <Muted>{why}</Muted>
-      <Button onPress={() => changeDesign({ ...design, cooler: starts.cooler })}>Add a core</Button>
+      <Heading>Factory air cooler in this design</Heading>
+      <Muted>
+        {factory.rows} rows, {factory.thermostat ? 'with its thermostat' : 'without a thermostat'}, as the car has it.
+        Say what of it is changed; the rest stays.
+      </Muted>
+      {(['CORE', 'THERMOSTAT', 'HOSES'] as const).map((work) => (
+        <Button key={work} onPress={() => begin({ cooler: factory, work })}>
+          {word('work', work)}
+        </Button>
+      ))}
+      <Button onPress={() => begin({ cooler: starts.cooler, work: 'IN_SERIES' })}>{word('work', 'IN_SERIES')}</Button>
+      <Button onPress={() => begin({ cooler: starts.cooler })}>{word('work', 'WHOLE')}, in its place</Button>
+      {exchanger}
     </>
   );
 }

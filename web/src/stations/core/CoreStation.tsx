@@ -17,6 +17,7 @@ import { CoreFigures } from './CoreFigures';
 import { ColdRoad } from './ColdRoad';
 import { OutsideFields } from './OutsideFields';
 import { AddCore } from './AddCore';
+import { WorkFields } from './WorkFields';
 import { ThermostatFields, useCooler } from './coolerFields';
 import { MapPanel } from './MapPanel';
 import { TwoSchools } from './TwoSchools';
@@ -33,14 +34,19 @@ const SLIDER_LOW = 7;
 const SLIDER_HIGH = 34;
 
 export function CoreStation() {
-  const { car, outcome } = useBench();
+  const { car, design, outcome } = useBench();
 
   const { cooler, set } = useCooler();
   const [catalogue, setCatalogue] = useState(false);
   if (!cooler) {
     return (
       <Station
-        choices={<AddCore why="The car as it is. Add a core to see what it would change." />}
+        choices={
+          <>
+            <AddCore why="The car as it is. Add a core to see what it would change." />
+            {design.work === 'EXCHANGER' && <WorkFields />}
+          </>
+        }
         pictures={outcome && <TimeTrace outcome={outcome} car={car} height={330} cooled={false} />}
         side={<Findings />}
       />
@@ -93,6 +99,7 @@ export function CoreStation() {
             <AirFields />
             <OilOfDesign />
             <Fold name="To buy" open>
+              <WorkFields />
               <PriceOfCore />
               <Button onPress={() => setCatalogue(true)}>Cores to buy…</Button>
             </Fold>

@@ -1,5 +1,6 @@
 import { BodyFields, LimitFields } from './BodyFields';
 import { CoolantFields, LossFields } from './CoolantFields';
+import { FactoryCooler } from './FactoryCooler';
 import { EngineFields } from './EngineFields';
 import { OilFields, PumpFields } from './OilFields';
 
@@ -13,6 +14,7 @@ export function CarFields() {
       <PumpFields />
       <LossFields />
       <CoolantFields />
+      <FactoryCooler />
       <LimitFields />
     </div>
   );

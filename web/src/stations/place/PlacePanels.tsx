@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { CoolerDocument, CaseDocument, Schemas } from '../../api/client';
+import type { CaseDocument, Schemas } from '../../api/client';
 import { queries } from '../../api/queries';
 import { usePreferences } from '../../preferences/preferences';
 import { useSettled } from '../../bench/useSettled';
@@ -11,19 +11,7 @@ import { FigureTable } from '../../kit/layout';
 import { AirCurve } from '../../pictures/AirCurve';
 import { useCooler } from '../core/coolerFields';
 import { download } from '../../bench/download';
-
-type Place = CoolerDocument['place'];
-
-/** Names of the places; what each of them means for the air is the server's. */
-const PLACES: Record<Place, string> = {
-  GRILLE_AHEAD: 'Grille, ahead of radiator',
-  LOWER_GRILLE_AHEAD: 'Lower grille, ahead',
-  BEHIND_RADIATOR: 'Behind the radiator',
-  FRONT_CORNER_VENTED: 'Front corner, vented',
-  FRONT_CORNER_CLOSED: 'Front corner, closed',
-  UNDER_FLOOR: 'Under the floor',
-  REAR_QUARTER: 'Rear quarter, ducted',
-};
+import { PLACES } from '../places';
 
 const SPEEDS = [0, 10, 20, 30, 40, 50, 60, 80, 100, 120, 140, 160, 180];
 

@@ -21,6 +21,7 @@ import java.util.stream.Collectors;
  * @param off what came off, in the order in which it goes back on: last off, first on
  * @param alarms what the watch said
  * @param leaks what leaked, and how far it is mended, in the order in which it was found
+ * @param freeMarks letters of what comes off next, in their order
  */
 public record Progress(
         RunSheet sheet,
@@ -28,7 +29,8 @@ public record Progress(
         Map<Gate, Passage> gates,
         List<Loose> off,
         List<Entry> alarms,
-        List<Leak> leaks) {
+        List<Leak> leaks,
+        List<String> freeMarks) {
     /**
      * A step with what was written on it.
      *
@@ -84,7 +86,8 @@ public record Progress(
             Optional<Entry> override = book.override(g);
             gates.put(g, new Passage(missing.isEmpty() || override.isPresent(), missing, override));
         }
-        return new Progress(sheet, steps, Collections.unmodifiableMap(gates), off, book.alarms(), leaks);
+        return new Progress(
+                sheet, steps, Collections.unmodifiableMap(gates), off, book.alarms(), leaks, book.freeMarks());
     }
 
     /** Whether a gate waits for a step, called done as it may be: a leak that was found there opens it again. */

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /** What was written on a sheet, sorted by what it is about: one entry after the other, oldest first. */
 final class SheetBook {
@@ -81,6 +82,13 @@ final class SheetBook {
     private static String mark(int number) {
         String last = String.valueOf((char) ('A' + number % LETTERS));
         return number < LETTERS ? last : mark(number / LETTERS - 1) + last;
+    }
+
+    /** Letters of what comes off next, so that it can be tagged before anybody is asked. */
+    List<String> freeMarks() {
+        return IntStream.range(letters, letters + LETTERS)
+                .mapToObj(SheetBook::mark)
+                .toList();
     }
 
     Map<String, Progress.At> steps(RunSheet sheet) {

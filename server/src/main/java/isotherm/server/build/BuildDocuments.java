@@ -294,6 +294,7 @@ public final class BuildDocuments {
      * @param off what came off, in the order in which it goes back on
      * @param alarms what the watch on the gauges said
      * @param leaks what leaked, and how far it is mended
+     * @param freeMarks letters of what comes off next, in their order
      */
     public record SheetProgress(
             int done,
@@ -302,7 +303,8 @@ public final class BuildDocuments {
             List<GateState> gates,
             List<LooseDocument> off,
             List<EntryDocument> alarms,
-            List<LeakDocument> leaks) {}
+            List<LeakDocument> leaks,
+            List<String> freeMarks) {}
 
     /**
      * A leak that was found at a step.

@@ -311,7 +311,8 @@ public final class Builds {
                                 l.notes().stream().map(e -> byId.get(e.id())).toList()))
                         .toList(),
                 p.alarms().stream().map(e -> byId.get(e.id())).toList(),
-                p.leaks().stream().map(l -> leak(l, byId)).toList());
+                p.leaks().stream().map(l -> leak(l, byId)).toList(),
+                p.freeMarks());
     }
 
     private static LeakDocument leak(Leak l, Map<UUID, EntryDocument> byId) {

@@ -1,0 +1,40 @@
+import { choices } from '../../api/descriptions';
+import { useBench } from '../../bench/workbench';
+import { Muted, Pick } from '../../kit/kit';
+import { word } from '../../words/words';
+
+/** What of this design is built; the rest is on the car and stays. */
+export function WorkFields() {
+  const { car, design, changeDesign } = useBench();
+  const work = design.work ?? 'WHOLE';
+  const offered = choices('DesignDocument', 'work').filter(
+    (w) =>
+      w === work || (w === 'EXCHANGER' ? !design.cooler : design.cooler && (w !== 'IN_SERIES' || car.factoryCooler)),
+  );
+  return (
+    <>
+      <Pick
+        label="What is built"
+        value={work}
+        options={offered.map((id) => ({ id, name: word('work', id) }))}
+        onChange={(next) => {
+          const rest = { ...design };
+          delete rest.work;
+          changeDesign(next === 'WHOLE' ? rest : { ...rest, work: next });
+        }}
+      />
+      <Muted>{word('work', work, 'stays')}</Muted>
+      {work === 'EXCHANGER' && (
+        <Pick
+          label="Coolant hoses"
+          value={design.coolantEnds ?? 'JOINED'}
+          options={[
+            { id: 'JOINED', name: 'Joined by a hose' },
+            { id: 'BLANKED', name: 'Both stubs capped' },
+          ]}
+          onChange={(coolantEnds) => changeDesign({ ...design, coolantEnds })}
+        />
+      )}
+    </>
+  );
+}
