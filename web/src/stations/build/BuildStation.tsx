@@ -105,9 +105,9 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
   if (!view) {
     return null;
   }
-  const next = view.build.steps.find((s) => !here.isDone(s.id));
   const stages = [...new Set(view.build.steps.map((s) => s.stage))];
   const here = progressWith(view, sheet.waiting);
+  const next = view.build.steps.find((s) => !here.isDone(s.id));
   const remove = async () => {
     await read(api.DELETE('/api/builds/{id}', { params: { path: { id: view.id }, header: basedOn(view.version) } }));
     await client.invalidateQueries(queries.builds(bench.view.id));

@@ -171,9 +171,9 @@ function Where(props: { view: BuildView; onClose: () => void; onFound: (text: st
         <Button
           key={s.id}
           style={{ minHeight: 52, textAlign: 'left' }}
-          onPress={() => onFound(short(s.what), s.joint ?? 'OTHER')}
+          onPress={() => onFound(s.joint?.name ?? '', s.joint?.kind ?? 'OTHER')}
         >
-          {short(s.what)}
+          {s.joint?.name}
         </Button>
       ))}
       <TextEntry label="Somewhere else: where" value={text} longest={120} needed={false} onChange={setText} />
@@ -191,9 +191,4 @@ function Where(props: { view: BuildView; onClose: () => void; onFound: (text: st
       </Row>
     </Leaf>
   );
-}
-
-/** A joint's step begins with the joint and goes on with how it is made. */
-function short(what: string): string {
-  return (what.split(/[:;]/)[0] ?? what).slice(0, 120);
 }

@@ -16,6 +16,11 @@ const Off = styled.div`
   display: flex;
   flex-direction: column;
   gap: 8px;
+  & > div {
+    display: flex;
+    flex-direction: column;
+    gap: 8px;
+  }
   & b {
     display: inline-grid;
     place-items: center;
@@ -76,7 +81,7 @@ export function Loose(props: { view: BuildView; sheet: Sheet; mayWrite: boolean;
             <b aria-label={`Mark ${l.mark}`}>{l.mark}</b>
             <span>
               {l.off.text}
-              {words(l) && words(l) !== l.off.text && <Muted as="span"> {words(l)}</Muted>}
+              {l.off.on && words(l) !== l.off.text && <Muted as="span"> {words(l)}</Muted>}
             </span>
             {!back && mayWrite && (
               <FileChoice

@@ -57,7 +57,7 @@ final class FittingSteps {
         } else if (job.work() == Work.EXCHANGER) {
             step(Stage.TAKEOFF, "exchanger-seat", StepText.EXCHANGER_SEAT)
                     .reading(StepWriter.anything(SheetFigure.TORQUE_USED, Measure.TORQUE))
-                    .joint(LeakKind.GASKET)
+                    .joint(LeakKind.GASKET, JointName.EXCHANGER.say("name"))
                     .add();
             filter();
         }
@@ -215,14 +215,14 @@ final class FittingSteps {
                     .saying(m -> m.name("takeoff", name))
                     .reading(StepWriter.anything(SheetFigure.TORQUE_USED, Measure.TORQUE));
             centreBolt(bolt, takeoff.flatMap(Takeoff::figure));
-            bolt.joint(LeakKind.GASKET);
+            bolt.joint(LeakKind.GASKET, JointName.TAKEOFF.say("name"));
             takeoff.ifPresent(t -> bolt.figure(
                     SheetFigure.HEIGHT_ADDED, Measure.LENGTH, t.height(), Step.Source.OWN, FigureSource.CATALOGUE));
             bolt.add();
         } else {
             step(Stage.TAKEOFF, "takeoff-fit", StepText.TAKEOFF_BLOCK)
                     .reading(StepWriter.anything(SheetFigure.TORQUE_USED, Measure.TORQUE))
-                    .joint(LeakKind.O_RING)
+                    .joint(LeakKind.O_RING, JointName.TAKEOFF.say("name"))
                     .add();
         }
         boolean listed =
@@ -236,7 +236,7 @@ final class FittingSteps {
 
     private void filter() {
         step(Stage.TAKEOFF, "takeoff-filter", StepText.TAKEOFF_FILTER)
-                .joint(LeakKind.GASKET)
+                .joint(LeakKind.GASKET, JointName.FILTER.say("name"))
                 .add();
     }
 
@@ -251,7 +251,7 @@ final class FittingSteps {
         StepWriter swap = step(Stage.TAKEOFF, "thermostat-swap", StepText.THERMOSTAT_SWAP)
                 .saying(m -> m.choose("site", site))
                 .reading(StepWriter.anything(SheetFigure.TORQUE_USED, Measure.TORQUE))
-                .joint(inLine ? LeakKind.CONE : LeakKind.GASKET);
+                .joint(inLine ? LeakKind.CONE : LeakKind.GASKET, JointName.THERMOSTAT.say("name"));
         cooler.get()
                 .loop()
                 .thermostat()

@@ -8,6 +8,7 @@ import isotherm.core.line.FittingChain;
 import isotherm.core.line.Line;
 import isotherm.core.line.MadeJoint;
 import isotherm.core.message.Measure;
+import isotherm.core.message.Message;
 import isotherm.core.parts.HoseEnd;
 import isotherm.core.parts.HoseType;
 import isotherm.core.parts.Joint;
@@ -61,8 +62,12 @@ final class LineSteps {
         step(Stage.LINES, "line-" + line + "-last", StepText.LINE_OWN_JOINT)
                 .saying(m -> m.name("line", line).name("port", "core"))
                 .reading(StepWriter.anything(SheetFigure.TORQUE_OR_ANGLE_USED, Measure.TORQUE))
-                .joint(LeakKind.CONE)
+                .joint(LeakKind.CONE, own(line, "core"))
                 .add();
+    }
+
+    private static Message own(String line, String port) {
+        return JointName.OWN.say("name").name("line", line).name("port", port);
     }
 
     private void hoses() {
@@ -102,7 +107,8 @@ final class LineSteps {
                             .name("thread", s.onThread()))
                     .reading(StepWriter.anything(SheetFigure.TORQUE_OR_ANGLE_USED, Measure.TORQUE));
             tightened(w, t);
-            w.joint(LeakKind.TAPER).add();
+            w.joint(LeakKind.TAPER, JointName.SENDER.say("name").choose("senses", s.senses()))
+                    .add();
         }
     }
 
@@ -248,7 +254,7 @@ final class LineSteps {
         if (chain.isEmpty() || end.isEmpty()) {
             step(stage, "line-" + line.name() + (first ? "-first" : "-last"), StepText.LINE_OWN_JOINT)
                     .saying(m -> m.name("line", line.name()).name("port", port.name()))
-                    .joint(LeakKind.OTHER)
+                    .joint(LeakKind.OTHER, own(line.name(), port.name()))
                     .add();
             return;
         }
@@ -275,7 +281,15 @@ final class LineSteps {
                         .choose("retorque", t.retorque()))
                 .reading(StepWriter.anything(SheetFigure.TORQUE_OR_ANGLE_USED, Measure.TORQUE));
         tightened(w, t);
-        w.joint(LeakKind.of(joint)).add();
+        w.joint(
+                        LeakKind.of(joint),
+                        JointName.LINE
+                                .say("name")
+                                .name("line", line.name())
+                                .name("port", port)
+                                .name("size", pair.one().size())
+                                .name("joint", joint.words()))
+                .add();
     }
 
     /** Puts torque and turn with their source at a step. */

@@ -17,7 +17,7 @@ import java.util.Optional;
  * @param reading what is read and written down; empty where nothing is
  * @param timer seconds to wait; 0 without a wait
  * @param behind what has to be shown before this may be done; empty where nothing has
- * @param joint how the joint seals that is made here; empty where none is
+ * @param joint the joint that is made here; empty where none is
  */
 public record Step(
         String id,
@@ -29,11 +29,19 @@ public record Step(
         Optional<Reading> reading,
         double timer,
         Optional<Gate> behind,
-        Optional<LeakKind> joint) {
+        Optional<Seam> joint) {
     /** Defensive copy. */
     public Step {
         figures = List.copyOf(figures);
     }
+
+    /**
+     * A joint that is made.
+     *
+     * @param kind how it seals
+     * @param name what it is called
+     */
+    public record Seam(LeakKind kind, Message name) {}
 
     /** Where a figure comes from. */
     public enum Source {

@@ -22,7 +22,7 @@ final class StepWriter {
     private double timer;
     private Optional<Step.Reading> reading = Optional.empty();
     private Optional<Gate> behind = Optional.empty();
-    private Optional<LeakKind> joint = Optional.empty();
+    private Optional<Step.Seam> joint = Optional.empty();
 
     StepWriter(Stage stage, String id, StepText text, List<Step> steps) {
         this.text = text;
@@ -61,8 +61,8 @@ final class StepWriter {
         return this;
     }
 
-    StepWriter joint(LeakKind kind) {
-        joint = Optional.of(kind);
+    StepWriter joint(LeakKind kind, Message name) {
+        joint = Optional.of(new Step.Seam(kind, name));
         return this;
     }
 

@@ -158,7 +158,7 @@ public final class BuildDocuments {
      * @param reading what is read and written down
      * @param timerSeconds seconds to wait
      * @param behind what has to be shown before
-     * @param joint how the joint seals that is made here
+     * @param joint the joint that is made here
      */
     public record SheetStep(
             @Text(value = "what it is known by", min = 1, max = 60) String id,
@@ -171,7 +171,16 @@ public final class BuildDocuments {
             @Missing("no wait") @Quantity(value = "seconds to wait", min = 1, max = 86_400, unit = "s")
                     Double timerSeconds,
             @Missing("nothing") @Text("what has to be shown before") Gate behind,
-            @Missing("no joint") @Text("how the joint seals that is made here") LeakKind joint) {}
+            @Missing("no joint") @Text("the joint that is made here") SeamDocument joint) {}
+
+    /**
+     * A joint that is made.
+     *
+     * @param kind how it seals
+     * @param name what it is called
+     */
+    public record SeamDocument(
+            @Text("how it seals") LeakKind kind, @Text(value = "what it is called", min = 1, max = 200) String name) {}
 
     /**
      * A figure to keep.

@@ -26,6 +26,7 @@ import isotherm.server.build.BuildDocuments.LeakDocument;
 import isotherm.server.build.BuildDocuments.LeakStepDocument;
 import isotherm.server.build.BuildDocuments.LooseDocument;
 import isotherm.server.build.BuildDocuments.NewBuild;
+import isotherm.server.build.BuildDocuments.SeamDocument;
 import isotherm.server.build.BuildDocuments.SheetFigure;
 import isotherm.server.build.BuildDocuments.SheetProgress;
 import isotherm.server.build.BuildDocuments.SheetReading;
@@ -156,7 +157,7 @@ public final class Builds {
                         .orElse(null),
                 s.timer() > 0 ? s.timer() : null,
                 s.behind().orElse(null),
-                s.joint().orElse(null));
+                s.joint().map(j -> new SeamDocument(j.kind(), words(j.name()))).orElse(null));
     }
 
     private static Double limit(Measure measure, double si) {
@@ -191,7 +192,7 @@ public final class Builds {
                         Optional.ofNullable(s.reading()).map(Builds::reading),
                         s.timerSeconds() == null ? 0 : s.timerSeconds(),
                         Optional.ofNullable(s.behind()),
-                        Optional.ofNullable(s.joint())))
+                        Optional.ofNullable(s.joint()).map(j -> new Step.Seam(j.kind(), Said.words(j.name())))))
                 .toList());
     }
 
