@@ -165,6 +165,12 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
           <a href={`/api/builds/${view.id}/sheet.pdf${paper}`} download="run-sheet.pdf">
             Run sheet as PDF
           </a>
+          <a href={`/api/builds/${view.id}/hand-over.pdf${paper}`} download="hand-over.pdf">
+            Hand-over paper as PDF
+          </a>
+          <a href={`/api/builds/${view.id}/hand-over.zip${paper}`} download="hand-over.zip">
+            Hand-over archive with pictures
+          </a>
           <Muted>
             Made from “{view.build.design.name}”, {when(view.build.startedAt)}. The maker’s figure, local rules and
             qualified people come before any figure here.

@@ -1,4 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import styled from 'styled-components';
 import { PHONE } from '../../kit/narrow';
 import { queries } from '../../api/queries';
@@ -7,9 +8,11 @@ import { useOutbox } from '../../bench/useOutbox';
 import { signed, useWho } from '../../bench/who';
 import { usePreferences } from '../../preferences/preferences';
 import { useBench } from '../../bench/workbench';
-import { Button, Heading, Muted, TextEntry } from '../../kit/kit';
+import { Button, Heading, Muted, Row, TextEntry } from '../../kit/kit';
 import { Station } from '../Station';
 import { OneTask } from './OneTask';
+import { OwnTask } from './OwnTask';
+import { Trends } from './Trends';
 import { Written } from './Written';
 import { History } from './History';
 import { Entry, told, Write } from './entries';
@@ -46,6 +49,7 @@ export function CareStation() {
   const { view: car } = useBench();
   const client = useQueryClient();
   const [who, setWho] = useWho();
+  const [adding, setAdding] = useState(false);
   const care = useQuery(queries.care(car.id));
   const outbox = useOutbox<Entry>({ key: careKey(car.id), ...careWays(client, car.id) });
   const write: Write = (what) => outbox.add({ ...signed(who), ...what });
@@ -96,6 +100,13 @@ export function CareStation() {
               <OneTask key={t.id} task={t} odometerKm={care.data.odometerKm} mayWrite={mayWrite} write={write} />
             ))}
           </Tasks>
+          {mayWrite && (
+            <Row>
+              <Button onPress={() => setAdding(true)}>Add task…</Button>
+            </Row>
+          )}
+          {adding && <OwnTask write={write} onClose={() => setAdding(false)} />}
+          <Trends care={care.data} />
         </>
       }
       side={<History care={care.data} waiting={outbox.waiting} mayWrite={mayWrite} write={write} />}

@@ -2,12 +2,14 @@ import { useState } from 'react';
 import { range } from '../../api/descriptions';
 import { usePreferences } from '../../preferences/preferences';
 import { AskName, Button, Muted, QuantityField } from '../../kit/kit';
-import { Task, URGENCY, Write } from './entries';
+import { every, Task, URGENCY, Write } from './entries';
+import { OwnTask } from './OwnTask';
 
 export function OneTask(props: { task: Task; odometerKm: number | undefined; mayWrite: boolean; write: Write }) {
   const { task, odometerKm, mayWrite, write } = props;
   const { say, show } = usePreferences();
   const [asked, setAsked] = useState(false);
+  const [own, setOwn] = useState(false);
   const [km, setKm] = useState<number>();
   const shown = km ?? odometerKm;
   return (
@@ -19,6 +21,13 @@ export function OneTask(props: { task: Task; odometerKm: number | undefined; may
         <p>
           <Muted>{say(task.why)}</Muted>
         </p>
+        {task.usual && (
+          <p>
+            <Muted>
+              By {task.whose}: {every(task.interval, show)}. Usual: {every(task.usual, show)}.
+            </Muted>
+          </p>
+        )}
         {task.urgency !== 'DONE' && <p>▲ {say(task.caution)}</p>}
         {task.last && (
           <p>
@@ -30,9 +39,13 @@ export function OneTask(props: { task: Task; odometerKm: number | undefined; may
           </p>
         )}
       </div>
-      <Button style={{ minHeight: 52 }} isDisabled={!mayWrite} onPress={() => setAsked(true)}>
-        Done…
-      </Button>
+      <div style={{ display: 'flex', flexDirection: 'column', gap: 8 }}>
+        <Button style={{ minHeight: 52 }} isDisabled={!mayWrite} onPress={() => setAsked(true)}>
+          Done…
+        </Button>
+        {mayWrite && <Button onPress={() => setOwn(true)}>Interval…</Button>}
+      </div>
+      {own && <OwnTask task={task} write={write} onClose={() => setOwn(false)} />}
       {asked && (
         <AskName
           title={say(task.what)}

@@ -3,6 +3,7 @@ import { api, read } from '../../api/client';
 import { useBench } from '../../bench/workbench';
 import { Button, Fold, Pick, TextEntry } from '../../kit/kit';
 import { Odometer } from './OneTask';
+import { FigureFields } from './Figures';
 import { HAPPENINGS, READINGS, View, Write } from './entries';
 
 export function Written({ care, write }: { care: View; write: Write }) {
@@ -34,9 +35,10 @@ export function Written({ care, write }: { care: View; write: Write }) {
       )}
       <Fold name="A reading by hand">
         <Pick label="What was read" value={reading} options={READINGS} onChange={setReading} />
+        {reading !== 'LAPS' && <FigureFields key={reading} kind={reading} write={write} />}
         <TextEntry
           key={care.entries.length}
-          label="Figures"
+          label={reading === 'LAPS' ? 'Figures' : 'In words'}
           value=""
           longest={2000}
           needed={false}

@@ -10,7 +10,9 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -18,7 +20,7 @@ import java.util.Set;
 /**
  * A car's care book: what was written in it, and what is due by it.
  *
- * @param tasks the tasks
+ * @param tasks the tasks of the plan; what its people wrote of their own comes to them
  * @param built when the cooler was built in
  * @param builtAt odometer then, m; empty when nobody wrote it down
  * @param entries everything that was written, in the order of the days on which it was
@@ -74,12 +76,57 @@ public record CareBook(List<Task> tasks, LocalDate built, OptionalDouble builtAt
                 .max();
     }
 
+    /** @return hours at 100 °C that the oil took since it was changed, as far as they were written down */
+    public double oilHours() {
+        double hours = 0;
+        for (CareEntry e : counting()) {
+            hours = changesOil(e) ? 0 : hours + e.oilHours().orElse(0);
+        }
+        return hours;
+    }
+
+    /** Whether an entry says that the oil was changed. */
+    static boolean changesOil(CareEntry e) {
+        return e.kind() == CareEntry.Kind.DONE && e.on().equals(Task.Kind.OIL.id())
+                || e.kind() == CareEntry.Kind.HAPPENED && e.on().equals(Task.Happening.FILTER_CHANGE.name());
+    }
+
+    /** @return the tasks of the plan by its people's intervals, and those of their own, in the order in which they were written */
+    public List<Task> allTasks() {
+        Map<String, Task> all = new LinkedHashMap<>();
+        tasks.forEach(t -> all.put(t.id(), t));
+        for (CareEntry e : counting()) {
+            if (e.kind() != CareEntry.Kind.TASK || e.interval().isEmpty()) {
+                continue;
+            }
+            Interval own = e.interval().get();
+            Task known = all.get(e.on());
+            if (known != null) {
+                all.put(e.on(), known.by(own, e.text()));
+            } else if (e.on().isEmpty()) {
+                String id = e.id().toString();
+                all.put(
+                        id,
+                        new Task(
+                                Task.Kind.OWN,
+                                id,
+                                own,
+                                false,
+                                Optional.empty(),
+                                Task.Kind.OWN.say("what").name("words", e.text()),
+                                Optional.empty(),
+                                e.who()));
+            }
+        }
+        return List.copyOf(all.values());
+    }
+
     /**
      * @param today the day
      * @return every task with when it is due, the most urgent first
      */
     public List<Due> due(LocalDate today) {
-        return tasks.stream()
+        return allTasks().stream()
                 .map(t -> due(t, today))
                 .sorted(Comparator.comparing(Due::urgency))
                 .toList();
@@ -93,10 +140,15 @@ public record CareBook(List<Task> tasks, LocalDate built, OptionalDouble builtAt
         if (task.once() && last.isPresent()) {
             return new Due(task, Urgency.DONE, List.of(CareReason.DONE.say("text")), Optional.empty(), last);
         }
+        // A task of their own counts from the day on which they wrote it.
+        Optional<CareEntry> begun = last.or(() -> counting.stream()
+                .filter(e -> e.id().toString().equals(task.id()))
+                .findFirst());
         List<Reason> reasons = new ArrayList<>();
         counting.stream()
-                .filter(e -> last.isEmpty() || e.at().isAfter(last.get().at()))
-                .filter(e -> happening(e).filter(task.after()::contains).isPresent())
+                .filter(e -> begun.isEmpty() || e.at().isAfter(begun.get().at()))
+                .filter(e ->
+                        happening(e).filter(task.interval().after()::contains).isPresent())
                 .reduce((a, b) -> b)
                 .ifPresent(e -> reasons.add(new Reason(
                         0,
@@ -104,32 +156,32 @@ public record CareBook(List<Task> tasks, LocalDate built, OptionalDouble builtAt
                                 .say("text")
                                 .choose("event", happening(e).orElseThrow())
                                 .name("day", day(e.at()).toString()))));
-        LocalDate from = last.map(e -> day(e.at())).orElse(built);
-        Optional<LocalDate> date = task.period().map(from::plus);
+        LocalDate from = begun.map(e -> day(e.at())).orElse(built);
+        Optional<LocalDate> date = task.interval().period().map(from::plus);
         date.ifPresent(d -> {
             double days = ChronoUnit.DAYS.between(today, d);
             reasons.add(new Reason(
                     days / ChronoUnit.DAYS.between(from, d),
                     (days <= 0 ? CareReason.SINCE : CareReason.BY).say("text").name("day", d.toString())));
         });
-        OptionalDouble start = last.isPresent() ? odometerAt(last.get(), counting) : builtAt;
+        OptionalDouble start = begun.isPresent() ? odometerAt(begun.get(), counting) : builtAt;
         OptionalDouble now = odometer();
-        if (task.distance().isPresent() && start.isPresent() && now.isPresent()) {
-            double metres = start.getAsDouble() + task.distance().getAsDouble() - now.getAsDouble();
+        if (task.interval().distance().isPresent() && start.isPresent() && now.isPresent()) {
+            double metres = start.getAsDouble() + task.interval().distance().getAsDouble() - now.getAsDouble();
             reasons.add(new Reason(
-                    metres / task.distance().getAsDouble(),
+                    metres / task.interval().distance().getAsDouble(),
                     (metres <= 0 ? CareReason.DISTANCE_OVER : CareReason.DISTANCE_LEFT)
                             .say("text")
                             .with("distance", Measure.TRAVEL, Math.abs(metres))));
         }
-        if (task.hours().isPresent()) {
+        if (task.interval().hours().isPresent()) {
             double used = counting.stream()
-                    .filter(e -> last.isEmpty() || e.at().isAfter(last.get().at()))
+                    .filter(e -> begun.isEmpty() || e.at().isAfter(begun.get().at()))
                     .mapToDouble(e -> e.oilHours().orElse(0))
                     .sum();
-            double hours = task.hours().getAsDouble() - used;
+            double hours = task.interval().hours().getAsDouble() - used;
             reasons.add(new Reason(
-                    hours / task.hours().getAsDouble(),
+                    hours / task.interval().hours().getAsDouble(),
                     (hours <= 0 ? CareReason.HOURS_OVER : CareReason.HOURS_LEFT)
                             .say("text")
                             .with("hours", Measure.NUMBER, Math.abs(hours), 0)
@@ -151,7 +203,7 @@ public record CareBook(List<Task> tasks, LocalDate built, OptionalDouble builtAt
             case HAPPENED -> Optional.of(Task.Happening.valueOf(e.on()));
             case DONE ->
                 tasks.stream().filter(t -> t.id().equals(e.on())).findFirst().flatMap(Task::happens);
-            case DRIVEN, OIL_ANALYSIS, DASH, LAPS, STRUCK -> Optional.empty();
+            case DRIVEN, OIL_ANALYSIS, DASH, LAPS, TASK, STRUCK -> Optional.empty();
         };
     }
 
@@ -159,9 +211,11 @@ public record CareBook(List<Task> tasks, LocalDate built, OptionalDouble builtAt
     private record Reason(double left, Message what) {}
 
     private static Message waiting(Task task) {
-        return task.after().isEmpty()
+        return task.interval().after().isEmpty()
                 ? CareReason.NO_ODOMETER.say("text")
-                : CareReason.NEXT.say("text").choose("event", task.after().get(0));
+                : CareReason.NEXT
+                        .say("text")
+                        .choose("event", task.interval().after().get(0));
     }
 
     /** The odometer at an entry: its own, or the last one read before it. */
@@ -182,10 +236,7 @@ public record CareBook(List<Task> tasks, LocalDate built, OptionalDouble builtAt
      */
     public Optional<Message> refusal(CareEntry entry) {
         return switch (entry.kind()) {
-            case DONE ->
-                tasks.stream().noneMatch(t -> t.id().equals(entry.on()))
-                        ? Optional.of(CareRefusal.NO_SUCH_TASK.say("text"))
-                        : Optional.empty();
+            case DONE -> known(entry.on()) ? Optional.empty() : Optional.of(CareRefusal.NO_SUCH_TASK.say("text"));
             case HAPPENED ->
                 List.of(Task.Happening.values()).stream()
                                 .noneMatch(h -> h.name().equals(entry.on()))
@@ -195,8 +246,15 @@ public record CareBook(List<Task> tasks, LocalDate built, OptionalDouble builtAt
                 entry.odometer().isEmpty() && entry.oilHours().isEmpty()
                         ? Optional.of(CareRefusal.NOTHING_DRIVEN.say("text"))
                         : Optional.empty();
-            case OIL_ANALYSIS, DASH, LAPS ->
-                entry.text().isBlank() ? Optional.of(CareRefusal.NOTHING_READ.say("text")) : Optional.empty();
+            case OIL_ANALYSIS, DASH, LAPS -> unread(entry);
+            case TASK ->
+                entry.interval().filter(Interval::counts).isEmpty()
+                        ? Optional.of(CareRefusal.NO_INTERVAL.say("text"))
+                        : entry.text().isBlank()
+                                ? Optional.of(CareRefusal.TASK_EMPTY.say("text"))
+                                : entry.on().isEmpty() || known(entry.on())
+                                        ? Optional.empty()
+                                        : Optional.of(CareRefusal.NO_SUCH_TASK.say("text"));
             case STRUCK ->
                 entry.text().isBlank()
                         ? Optional.of(CareRefusal.REASON_EMPTY.say("text"))
@@ -204,5 +262,25 @@ public record CareBook(List<Task> tasks, LocalDate built, OptionalDouble builtAt
                                 ? Optional.of(CareRefusal.NO_SUCH_ENTRY.say("text"))
                                 : Optional.empty();
         };
+    }
+
+    private boolean known(String task) {
+        return allTasks().stream().anyMatch(t -> t.id().equals(task));
+    }
+
+    private static Optional<Message> unread(CareEntry entry) {
+        if (entry.text().isBlank() && entry.figures().isEmpty()) {
+            return Optional.of(CareRefusal.NOTHING_READ.say("text"));
+        }
+        return entry.figures().entrySet().stream()
+                .filter(f -> f.getKey().kind() != entry.kind()
+                        || !(f.getValue() >= f.getKey().least()
+                                && f.getValue() <= f.getKey().most()))
+                .findFirst()
+                .map(f -> CareRefusal.FIGURE_UNLIKELY
+                        .say("text")
+                        .say("figure", f.getKey().say("name"))
+                        .with("least", f.getKey().measure(), f.getKey().least())
+                        .with("most", f.getKey().measure(), f.getKey().most()));
     }
 }

@@ -1,11 +1,13 @@
 package isotherm.core.care;
 
 import isotherm.core.message.Measure;
+import isotherm.core.parts.Accessory;
 import java.time.Period;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 
 /** The tasks of a car with a cooler. Intervals are usual ones and estimates; the makers' own come first. */
 public final class CarePlan {
@@ -25,10 +27,15 @@ public final class CarePlan {
      * @param coolersShare the cooler's share of it, m³
      * @param hoseYears years that the hoses last; empty when it is not known which they are
      * @param retorqued joints whose makers want them tightened again at each change of the oil, by name
+     * @param accessories what else is in the loop
      * @return the tasks, in the order in which they first come
      */
     public static List<Task> tasks(
-            double oilAtChange, double coolersShare, Optional<Integer> hoseYears, List<String> retorqued) {
+            double oilAtChange,
+            double coolersShare,
+            Optional<Integer> hoseYears,
+            List<String> retorqued,
+            Set<Accessory.Kind> accessories) {
         List<Task> tasks = new ArrayList<>();
         tasks.add(task(
                 Task.Kind.JOINTS,
@@ -37,10 +44,7 @@ public final class CarePlan {
                 OptionalDouble.empty()));
         tasks.add(new Task(
                 Task.Kind.JOINTS_AGAIN,
-                List.of(),
-                Optional.empty(),
-                OptionalDouble.of(FIRST_LOOK),
-                OptionalDouble.empty(),
+                new Interval(List.of(), Optional.empty(), OptionalDouble.of(FIRST_LOOK), OptionalDouble.empty()),
                 true,
                 Optional.empty(),
                 Task.Kind.JOINTS_AGAIN.say("what").with("distance", Measure.TRAVEL, FIRST_LOOK)));
@@ -52,20 +56,19 @@ public final class CarePlan {
         if (!retorqued.isEmpty()) {
             tasks.add(new Task(
                     Task.Kind.RETORQUE,
-                    List.of(Task.Happening.FILTER_CHANGE),
-                    Optional.empty(),
-                    OptionalDouble.empty(),
-                    OptionalDouble.empty(),
+                    new Interval(
+                            List.of(Task.Happening.FILTER_CHANGE),
+                            Optional.empty(),
+                            OptionalDouble.empty(),
+                            OptionalDouble.empty()),
                     false,
                     Optional.empty(),
                     Task.Kind.RETORQUE.say("what").name("joints", String.join("; ", retorqued))));
         }
         tasks.add(new Task(
                 Task.Kind.OIL,
-                List.of(),
-                Optional.of(YEAR),
-                OptionalDouble.of(OIL_DISTANCE),
-                OptionalDouble.of(OIL_HOURS),
+                new Interval(
+                        List.of(), Optional.of(YEAR), OptionalDouble.of(OIL_DISTANCE), OptionalDouble.of(OIL_HOURS)),
                 false,
                 Optional.of(Task.Happening.FILTER_CHANGE),
                 Task.Kind.OIL
@@ -76,12 +79,26 @@ public final class CarePlan {
         tasks.add(task(Task.Kind.FINS, List.of(Task.Happening.HARD_DAY), Optional.of(YEAR), OptionalDouble.of(LOOK)));
         hoseYears.ifPresent(years -> tasks.add(
                 task(Task.Kind.HOSES, List.of(), Optional.of(Period.ofYears(years)), OptionalDouble.empty())));
+        if (accessories.contains(Accessory.Kind.BYPASS_FILTER)) {
+            tasks.add(task(
+                    Task.Kind.BYPASS_ELEMENT,
+                    List.of(Task.Happening.FILTER_CHANGE),
+                    Optional.of(YEAR),
+                    OptionalDouble.empty()));
+        }
+        if (accessories.contains(Accessory.Kind.ACCUMULATOR)) {
+            tasks.add(task(Task.Kind.ACCUMULATOR, List.of(), Optional.of(YEAR), OptionalDouble.empty()));
+        }
         return List.copyOf(tasks);
     }
 
     private static Task task(
             Task.Kind kind, List<Task.Happening> after, Optional<Period> period, OptionalDouble distance) {
         return new Task(
-                kind, after, period, distance, OptionalDouble.empty(), false, Optional.empty(), kind.say("what"));
+                kind,
+                new Interval(after, period, distance, OptionalDouble.empty()),
+                false,
+                Optional.empty(),
+                kind.say("what"));
     }
 }

@@ -13,6 +13,12 @@ enum CareRefusal implements MessageTopic {
     NOTHING_DRIVEN,
     /** Say what was read. */
     NOTHING_READ,
+    /** A figure that belongs to another kind of reading, or is out of its range. */
+    FIGURE_UNLIKELY,
+    /** Say when the task is due. */
+    NO_INTERVAL,
+    /** Say what is done. */
+    TASK_EMPTY,
     /** Say why the entry does not count. */
     REASON_EMPTY,
     /** There is no such entry that counts. */

@@ -3,35 +3,46 @@ package isotherm.core.care;
 import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
 import isotherm.core.message.MessageTopic;
-import java.time.Period;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 
 /**
  * Something that has to be done again and again, or once after something happened.
  *
  * @param kind which task
- * @param after what makes it due when it happens
- * @param period due again after so much time; empty when time does not count
- * @param distance due again after so far, m; empty when distance does not count
- * @param hours due again after so many hours of oil at 100 °C or their like; empty when they do not count
+ * @param id what it is known by in a care book
+ * @param interval when it is due again
  * @param once whether distance counts from the build only: one look, not one again and again
  * @param happens what happens to the car when it is done; empty for most tasks
  * @param what what is done, with its figures
+ * @param usual the interval that this one took the place of; empty where nobody set another
+ * @param whose whose figure the interval is, in words; empty where it is the usual one
  */
 public record Task(
         Kind kind,
-        List<Happening> after,
-        Optional<Period> period,
-        OptionalDouble distance,
-        OptionalDouble hours,
+        String id,
+        Interval interval,
         boolean once,
         Optional<Happening> happens,
-        Message what) {
-    /** Defensive copy. */
-    public Task {
-        after = List.copyOf(after);
+        Message what,
+        Optional<Interval> usual,
+        String whose) {
+    /**
+     * A task of the plan with its usual interval.
+     *
+     * @param kind which task
+     * @param interval when it is due again
+     * @param once whether distance counts from the build only
+     * @param happens what happens to the car when it is done
+     * @param what what is done, with its figures
+     */
+    Task(Kind kind, Interval interval, boolean once, Optional<Happening> happens, Message what) {
+        this(kind, kind.id(), interval, once, happens, what, Optional.empty(), "");
+    }
+
+    /** The same by an interval of its people's own. */
+    Task by(Interval own, String source) {
+        return new Task(kind, id, own, once, happens, what, usual.or(() -> Optional.of(interval)), source);
     }
 
     /** The tasks of a car with a cooler. */
@@ -51,7 +62,13 @@ public record Task(
         /** The core's fins. */
         FINS("fins"),
         /** New hoses. */
-        HOSES("hoses");
+        HOSES("hoses"),
+        /** The element of a by-pass filter. */
+        BYPASS_ELEMENT("bypass-element"),
+        /** An accumulator's gas and valve. */
+        ACCUMULATOR("accumulator"),
+        /** One of its people's own. */
+        OWN("own");
 
         private final String id;
 
@@ -73,11 +90,6 @@ public record Task(
         public List<String> parts() {
             return List.of("what", "why", "caution");
         }
-    }
-
-    /** @return what it is known by in a care book */
-    public String id() {
-        return kind.id();
     }
 
     /** @return why it is done */

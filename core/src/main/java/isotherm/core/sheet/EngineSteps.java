@@ -268,7 +268,7 @@ final class EngineSteps {
                 .reading(StepWriter.anything(SheetFigure.OIL_TOPPED_UP, Measure.VOLUME))
                 .behind(Gate.DRIVE)
                 .add();
-        step(Stage.SECOND_CHECK, "second-hand-over", StepText.SECOND_HAND_OVER)
+        step(Stage.SECOND_CHECK, RunSheet.HAND_OVER, StepText.SECOND_HAND_OVER)
                 .figure(
                         SheetFigure.OIL_AT_CHANGE,
                         Measure.VOLUME,

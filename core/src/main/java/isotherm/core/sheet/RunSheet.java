@@ -20,6 +20,8 @@ public record RunSheet(List<Step> steps) {
     public static final String WARM_LEAK = "warm-joints";
     /** Step in which what came off goes back on. */
     public static final String REFIT_LIST = "refit-list";
+    /** Step in which the car is handed over. */
+    public static final String HAND_OVER = "second-hand-over";
     /** Step in which what comes off is listed. */
     public static final String STRIP_LIST = "strip-list";
 

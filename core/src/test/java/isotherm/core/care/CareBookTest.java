@@ -5,14 +5,18 @@ import static org.assertj.core.api.Assertions.within;
 
 import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
+import isotherm.core.parts.Accessory;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.Period;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 
@@ -45,7 +49,10 @@ class CareBookTest {
 
     private CareBook book() {
         return new CareBook(
-                CarePlan.tasks(6.3e-3, 0.8e-3, Optional.of(6), List.of()), BUILT, OptionalDouble.of(START), entries);
+                CarePlan.tasks(6.3e-3, 0.8e-3, Optional.of(6), List.of(), Set.of()),
+                BUILT,
+                OptionalDouble.of(START),
+                entries);
     }
 
     private CareBook.Due due(String task, LocalDate today) {
@@ -198,7 +205,7 @@ class CareBookTest {
     @Test
     void whatCanBeWrittenIsNotRefused() {
         OptionalDouble none = OptionalDouble.empty();
-        for (Task t : CarePlan.tasks(6e-3, 1e-3, Optional.of(4), List.of())) {
+        for (Task t : CarePlan.tasks(6e-3, 1e-3, Optional.of(4), List.of(), Set.of())) {
             assertThat(refusal(CareEntry.Kind.DONE, t.id(), none, ""))
                     .as(t.id())
                     .isEmpty();
@@ -264,7 +271,10 @@ class CareBookTest {
     @Test
     void withoutAnOdometerDistanceIsNotGuessed() {
         CareBook blind = new CareBook(
-                CarePlan.tasks(6e-3, 1e-3, Optional.empty(), List.of()), BUILT, OptionalDouble.empty(), List.of());
+                CarePlan.tasks(6e-3, 1e-3, Optional.empty(), List.of(), Set.of()),
+                BUILT,
+                OptionalDouble.empty(),
+                List.of());
         assertThat(blind.odometer()).isEmpty();
         CareBook.Due look = blind.due(BUILT.plusYears(3)).stream()
                 .filter(d -> d.task().id().equals("joints-500"))
@@ -281,15 +291,115 @@ class CareBookTest {
 
     @Test
     void jointsWhoseMakersWantItAreTightenedAtEachChangeOfTheOil() {
-        assertThat(CarePlan.tasks(6e-3, 1e-3, Optional.of(4), List.of()))
+        assertThat(CarePlan.tasks(6e-3, 1e-3, Optional.of(4), List.of(), Set.of()))
                 .extracting(Task::kind)
                 .doesNotContain(Task.Kind.RETORQUE);
-        assertThat(CarePlan.tasks(6e-3, 1e-3, Optional.of(4), List.of("takeoff and hose end")))
+        assertThat(CarePlan.tasks(6e-3, 1e-3, Optional.of(4), List.of("takeoff and hose end"), Set.of()))
                 .filteredOn(t -> t.kind() == Task.Kind.RETORQUE)
                 .singleElement()
                 .satisfies(t -> {
-                    assertThat(t.after()).containsExactly(Task.Happening.FILTER_CHANGE);
+                    assertThat(t.interval().after()).containsExactly(Task.Happening.FILTER_CHANGE);
                     assertThat(t.what().values().get("joints").toString()).contains("takeoff and hose end");
                 });
+    }
+
+    private CareEntry task(String on, String text, Interval interval, LocalDate day) {
+        CareEntry e = new CareEntry(
+                UUID.randomUUID(),
+                day.atTime(12, 0).toInstant(ZoneOffset.UTC),
+                "Ada",
+                CareEntry.Kind.TASK,
+                on,
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                text,
+                Map.of(),
+                Optional.of(interval));
+        assertThat(book().refusal(e)).isEmpty();
+        entries.add(e);
+        return e;
+    }
+
+    private static Interval every(int months) {
+        return new Interval(
+                List.of(), Optional.of(Period.ofMonths(months)), OptionalDouble.empty(), OptionalDouble.empty());
+    }
+
+    @Test
+    void aTaskOfOnesOwnCountsFromTheDayOnWhichItWasWrittenAndGoesWhenItIsStruck() {
+        CareEntry own = task("", "Clean the breather", every(3), BUILT.plusDays(10));
+        String id = own.id().toString();
+        assertThat(due(id, BUILT.plusDays(11)).urgency()).isEqualTo(CareBook.Urgency.LATER);
+        assertThat(due(id, BUILT.plusDays(11)).task().what().toString()).contains("Clean the breather");
+        assertThat(due(id, BUILT.plusDays(110)).urgency()).isEqualTo(CareBook.Urgency.DUE);
+        done(id, BUILT.plusDays(110));
+        assertThat(due(id, BUILT.plusDays(111)).urgency()).isEqualTo(CareBook.Urgency.LATER);
+        write(
+                CareEntry.Kind.STRUCK,
+                id,
+                BUILT.plusDays(120),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                "no breather any more");
+        assertThat(book().due(BUILT.plusDays(121))).noneMatch(d -> d.task().id().equals(id));
+    }
+
+    @Test
+    void anIntervalOfOnesOwnTakesThePlaceOfTheUsualOneWhichStaysBesideIt() {
+        assertThat(due("fins", BUILT.plusDays(100)).urgency()).isEqualTo(CareBook.Urgency.LATER);
+        task("fins", "the maker of the core", every(2), BUILT.plusDays(1));
+        CareBook.Due fins = due("fins", BUILT.plusDays(100));
+        assertThat(fins.urgency()).isEqualTo(CareBook.Urgency.DUE);
+        assertThat(fins.task().whose()).isEqualTo("the maker of the core");
+        assertThat(fins.task().usual().orElseThrow().period()).contains(Period.ofYears(1));
+        task("fins", "second thoughts", every(6), BUILT.plusDays(2));
+        assertThat(due("fins", BUILT.plusDays(100)).task().usual().orElseThrow().period())
+                .as("the usual one, not the one before")
+                .contains(Period.ofYears(1));
+        assertThat(due("fins", BUILT.plusDays(100)).urgency()).isEqualTo(CareBook.Urgency.LATER);
+    }
+
+    @Test
+    void aTaskWithoutWordsOrIntervalIsRefused() {
+        CareEntry.Kind kind = CareEntry.Kind.TASK;
+        Interval nothing = new Interval(List.of(), Optional.empty(), OptionalDouble.empty(), OptionalDouble.empty());
+        assertThat(refused(kind, "", "Clean", Map.of(), Optional.empty())).contains("NO_INTERVAL");
+        assertThat(refused(kind, "", "Clean", Map.of(), Optional.of(nothing))).contains("NO_INTERVAL");
+        assertThat(refused(kind, "", " ", Map.of(), Optional.of(every(1)))).contains("TASK_EMPTY");
+        assertThat(refused(kind, "no-such", "x", Map.of(), Optional.of(every(1))))
+                .contains("NO_SUCH_TASK");
+        assertThat(refused(CareEntry.Kind.DASH, "", "", Map.of(CareFigure.IRON, 3.0), Optional.empty()))
+                .contains("FIGURE_UNLIKELY");
+        assertThat(refused(CareEntry.Kind.OIL_ANALYSIS, "", "", Map.of(CareFigure.FUEL, 0.9), Optional.empty()))
+                .contains("FIGURE_UNLIKELY");
+        assertThat(refused(CareEntry.Kind.OIL_ANALYSIS, "", "", Map.of(), Optional.empty()))
+                .contains("NOTHING_READ");
+    }
+
+    private String refused(
+            CareEntry.Kind kind, String on, String text, Map<CareFigure, Double> figures, Optional<Interval> interval) {
+        return book().refusal(new CareEntry(
+                        UUID.randomUUID(),
+                        Instant.EPOCH,
+                        "Ada",
+                        kind,
+                        on,
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        text,
+                        figures,
+                        interval))
+                .orElseThrow()
+                .key();
+    }
+
+    @Test
+    void whatIsInTheLoopBringsItsTasks() {
+        assertThat(CarePlan.tasks(6e-3, 1e-3, Optional.empty(), List.of(), Set.of(Accessory.Kind.values())))
+                .extracting(Task::id)
+                .contains("bypass-element", "accumulator");
+        assertThat(CarePlan.tasks(6e-3, 1e-3, Optional.empty(), List.of(), Set.of()))
+                .extracting(Task::id)
+                .doesNotContain("bypass-element", "accumulator");
     }
 }

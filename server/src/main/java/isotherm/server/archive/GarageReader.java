@@ -16,6 +16,7 @@ import isotherm.server.catalogue.PlumbingCatalogue;
 import isotherm.server.contract.Attempt;
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.evidence.LogDocument;
+import isotherm.server.garage.CarDocument;
 import isotherm.server.garage.SettingsDocument;
 import isotherm.server.logs.LogRows;
 import isotherm.server.store.Garage;
@@ -191,6 +192,8 @@ public class GarageReader {
             shown(
                     Names.care(c),
                     () -> Care.shown(
+                            Attempt.read(car.texts().get(Names.car(c)), CarDocument.class)
+                                    .found(),
                             counted,
                             care.stream()
                                     .flatMap(t -> Attempt.read(t, CareEntryDocument.class).found().stream())

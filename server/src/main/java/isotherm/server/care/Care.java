@@ -5,16 +5,25 @@ import isotherm.core.care.CareBook;
 import isotherm.core.care.CareEntry;
 import isotherm.core.care.CarePlan;
 import isotherm.core.care.Task;
+import isotherm.core.care.Trend;
+import isotherm.core.parts.Accessory;
 import isotherm.core.parts.HoseType;
 import isotherm.core.parts.MakersFigure;
 import isotherm.core.parts.Parts;
 import isotherm.core.simulate.PressureCheck;
 import isotherm.server.build.BuildDocuments.BuildDocument;
 import isotherm.server.care.CareDocuments.CareEntryDocument;
+import isotherm.server.care.CareDocuments.CareFigureDocument;
 import isotherm.server.care.CareDocuments.CareTask;
 import isotherm.server.care.CareDocuments.CareView;
+import isotherm.server.care.CareDocuments.IntervalDocument;
+import isotherm.server.care.CareDocuments.TrendDocument;
+import isotherm.server.care.CareDocuments.TrendPoint;
 import isotherm.server.care.CareDocuments.WrittenEntry;
 import isotherm.server.contract.MessageDocument;
+import isotherm.server.contract.Rounding;
+import isotherm.server.garage.CarDocument;
+import isotherm.server.garage.PlumbingDocument;
 import isotherm.server.plumbing.Choices;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -28,6 +37,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 
 /** From a build and what was written since to what is due. */
 public final class Care {
@@ -72,7 +82,12 @@ public final class Care {
                 .map(j -> j.first() + " and " + j.second())
                 .distinct()
                 .toList();
-        return CarePlan.tasks(car.oilVolume() + share, share, years, again);
+        Set<Accessory.Kind> accessories = build.design().plumbing() == null
+                ? Set.of()
+                : build.design().plumbing().accessories().stream()
+                        .map(PlumbingDocument.AccessoryDocument::kind)
+                        .collect(Collectors.toSet());
+        return CarePlan.tasks(car.oilVolume() + share, share, years, again, accessories);
     }
 
     /**
@@ -88,18 +103,31 @@ public final class Care {
                 e.on() == null ? "" : e.on(),
                 e.odometerKm() == null ? OptionalDouble.empty() : OptionalDouble.of(e.odometerKm() * 1e3),
                 e.oilHours() == null ? OptionalDouble.empty() : OptionalDouble.of(e.oilHours()),
-                e.text() == null ? "" : e.text());
+                e.text() == null ? "" : e.text(),
+                e.figures() == null
+                        ? Map.of()
+                        : e.figures().stream()
+                                .collect(Collectors.toMap(
+                                        CareFigureDocument::figure,
+                                        f -> f.figure().measure().metric().toSi(f.value()),
+                                        (a, b) -> b)),
+                Optional.ofNullable(e.interval()).map(IntervalDocument::toCore));
     }
 
     /**
-     * @param build the newest build of a car
+     * @param car the car; empty where it cannot be read, and figures have nothing to be held against
+     * @param build its newest build
      * @param entries what was written in its care book
      * @param parts what hoses there are
      * @param today the day
      * @return the car's care as it is shown
      */
     public static CareView shown(
-            Optional<BuildDocument> build, List<CareEntryDocument> entries, Parts parts, LocalDate today) {
+            Optional<CarDocument> car,
+            Optional<BuildDocument> build,
+            List<CareEntryDocument> entries,
+            Parts parts,
+            LocalDate today) {
         CareBook book = book(build, entries, parts);
         Map<UUID, CareEntryDocument> byId = new HashMap<>();
         entries.forEach(e -> byId.put(UUID.fromString(e.id()), e));
@@ -110,6 +138,11 @@ public final class Care {
                 build.map(BuildDocument::name).orElse(null),
                 build.map(b -> day(b).toString()).orElse(null),
                 odometer.isPresent() ? (Double) (odometer.getAsDouble() / 1e3) : null,
+                Rounding.round(book.oilHours(), 1),
+                car.map(c -> Trend.of(book, c.toCore().oil()).stream()
+                                .map(Care::trend)
+                                .toList())
+                        .orElse(List.of()),
                 book.due(today).stream()
                         .map(d -> new CareTask(
                                 d.task().id(),
@@ -119,10 +152,26 @@ public final class Care {
                                 d.urgency(),
                                 d.reasons().stream().map(MessageDocument::of).toList(),
                                 d.date().map(LocalDate::toString).orElse(null),
-                                d.last().map(e -> byId.get(e.id())).orElse(null)))
+                                d.last().map(e -> byId.get(e.id())).orElse(null),
+                                IntervalDocument.of(d.task().interval()),
+                                d.task().usual().map(IntervalDocument::of).orElse(null),
+                                d.task().usual().isPresent() ? d.task().whose() : null))
                         .toList(),
                 book.entries().stream()
                         .map(e -> new WrittenEntry(byId.get(e.id()), counting.contains(e.id())))
                         .toList());
+    }
+
+    private static TrendDocument trend(Trend t) {
+        return new TrendDocument(
+                t.figure(),
+                t.figure().measure(),
+                t.points().stream()
+                        .map(p -> new TrendPoint(
+                                p.at().atZone(ZoneOffset.UTC).toLocalDate().toString(),
+                                Rounding.round(t.figure().measure().metric().of(p.value()), 4),
+                                Rounding.round(p.oilHours(), 1)))
+                        .toList(),
+                MessageDocument.all(t.notes()));
     }
 }

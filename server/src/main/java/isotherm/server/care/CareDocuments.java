@@ -2,6 +2,10 @@ package isotherm.server.care;
 
 import isotherm.core.care.CareBook;
 import isotherm.core.care.CareEntry;
+import isotherm.core.care.CareFigure;
+import isotherm.core.care.Interval;
+import isotherm.core.care.Task;
+import isotherm.core.message.Measure;
 import isotherm.server.build.BuildDocuments;
 import isotherm.server.contract.Checked;
 import isotherm.server.contract.MessageDocument;
@@ -9,7 +13,10 @@ import isotherm.server.contract.Missing;
 import isotherm.server.contract.Problem;
 import isotherm.server.contract.Quantity;
 import isotherm.server.contract.Text;
+import java.time.Period;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
 
 /** A car's care book as it is written and shown. */
 public final class CareDocuments {
@@ -25,7 +32,9 @@ public final class CareDocuments {
      * @param on the task, what happened, or the entry that is struck
      * @param odometerKm odometer
      * @param oilHours hours at 100 °C that the oil took
-     * @param text words, or figures that were read
+     * @param text words, or figures that were read in words
+     * @param figures figures that were read
+     * @param interval when a task is due, where its people say so themselves
      */
     public record CareEntryDocument(
             @Text(value = "its identity, a UUID given by whoever wrote it", min = 36, max = 36) String id,
@@ -39,11 +48,62 @@ public final class CareDocuments {
             @Missing("not known")
                     @Quantity(value = "hours at 100 °C that the oil took", min = 0, max = 5000, unit = "h")
                     Double oilHours,
-            @Missing("no words") @Text(value = "words, or figures that were read", max = 2000) String text)
+            @Missing("no words") @Text(value = "words, or figures that were read in words", max = 2000) String text,
+            @Missing("none") @Text(value = "figures that were read", max = 20) List<CareFigureDocument> figures,
+            @Missing("the usual one") @Text("when a task is due, where its people say so themselves")
+                    IntervalDocument interval)
             implements Checked {
         @Override
         public void check(String path, List<Problem> problems) {
             BuildDocuments.identified(id, at, path, problems);
+            if (interval != null && kind != CareEntry.Kind.TASK) {
+                problems.add(Problem.of(path + "/interval", null, "Only a task has an interval"));
+            }
+        }
+    }
+
+    /**
+     * A figure that was read.
+     *
+     * @param figure which
+     * @param value in the metric unit of its measure
+     */
+    public record CareFigureDocument(
+            @Text("which") CareFigure figure,
+            @Quantity(value = "what was read, in the metric unit of its measure", min = -300, max = 10_000)
+                    double value) {}
+
+    /**
+     * When a task is due again; what comes first counts.
+     *
+     * @param months due again after so many months
+     * @param distanceKm due again after so far
+     * @param hours due again after so many hours of oil at 100 °C
+     * @param after what makes it due when it happens
+     */
+    public record IntervalDocument(
+            @Missing("time does not count") @Quantity(value = "months", min = 1, max = 240) Integer months,
+            @Missing("distance does not count") @Quantity(value = "distance", min = 50, max = 200_000, unit = "km")
+                    Double distanceKm,
+            @Missing("hours do not count")
+                    @Quantity(value = "hours of oil at 100 °C or their like", min = 1, max = 5000, unit = "h")
+                    Double hours,
+            @Missing("nothing") @Text(value = "what makes it due when it happens", max = 4)
+                    List<Task.Happening> after) {
+        Interval toCore() {
+            return new Interval(
+                    after == null ? List.of() : after,
+                    Optional.ofNullable(months).map(Period::ofMonths),
+                    distanceKm == null ? OptionalDouble.empty() : OptionalDouble.of(distanceKm * 1e3),
+                    hours == null ? OptionalDouble.empty() : OptionalDouble.of(hours));
+        }
+
+        static IntervalDocument of(Interval i) {
+            return new IntervalDocument(
+                    i.period().map(p -> (int) p.toTotalMonths()).orElse(null),
+                    i.distance().isPresent() ? (Double) (i.distance().getAsDouble() / 1e3) : null,
+                    i.hours().isPresent() ? (Double) i.hours().getAsDouble() : null,
+                    i.after());
         }
     }
 
@@ -53,6 +113,8 @@ public final class CareDocuments {
      * @param build the build that it counts from
      * @param built day on which that was begun
      * @param odometerKm highest odometer that was read
+     * @param oilHours hours at 100 °C that the oil took since it was changed
+     * @param trends how figures that were read went over time
      * @param tasks the tasks, most urgent first
      * @param entries everything that was written, oldest day first
      */
@@ -60,6 +122,8 @@ public final class CareDocuments {
             @Missing("nothing was built yet") String build,
             @Missing("nothing was built yet") String built,
             @Missing("not read") Double odometerKm,
+            double oilHours,
+            List<TrendDocument> trends,
             List<CareTask> tasks,
             List<WrittenEntry> entries) {}
 
@@ -74,6 +138,9 @@ public final class CareDocuments {
      * @param reasons why
      * @param date when it is due by date
      * @param last the entry that last said that it was done
+     * @param interval when it is due again
+     * @param usual the usual interval, where its people set another
+     * @param whose whose figure the interval is
      */
     public record CareTask(
             String id,
@@ -83,7 +150,30 @@ public final class CareDocuments {
             CareBook.Urgency urgency,
             List<MessageDocument> reasons,
             @Missing("time does not count") String date,
-            @Missing("never") CareEntryDocument last) {}
+            @Missing("never") CareEntryDocument last,
+            IntervalDocument interval,
+            @Missing("nobody set another") IntervalDocument usual,
+            @Missing("the usual one") String whose) {}
+
+    /**
+     * How a figure went over time.
+     *
+     * @param figure which
+     * @param measure what it measures
+     * @param points what was read, oldest first
+     * @param notes what it says
+     */
+    public record TrendDocument(
+            CareFigure figure, Measure measure, List<TrendPoint> points, List<MessageDocument> notes) {}
+
+    /**
+     * A reading of a figure.
+     *
+     * @param day when
+     * @param value in the metric unit of its measure
+     * @param oilHours hours at 100 °C that the oil had taken since it was changed
+     */
+    public record TrendPoint(String day, double value, double oilHours) {}
 
     /**
      * An entry, and whether it counts.

@@ -3,12 +3,20 @@ package isotherm.server.api;
 import static isotherm.server.testing.Wren.entry;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.lowagie.text.pdf.PdfReader;
+import com.lowagie.text.pdf.parser.PdfTextExtractor;
 import isotherm.server.testing.Examples;
 import isotherm.server.testing.RunningServer;
 import isotherm.server.testing.Wren;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
 import java.net.http.HttpResponse;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.StreamSupport;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -219,5 +227,50 @@ class WorkApiTest {
 
     private static int send(String build, ObjectNode entry) {
         return SERVER.send("POST", build + "/entries", entry.toString()).statusCode();
+    }
+
+    @Test
+    void theHandOverSaysWhatWasFittedHowItWasTightenedAndWhatHappened() throws IOException {
+        String build = wren.begin("Handed on", 1.4);
+        assertThat(send(build, entry("READING", "takeoff-fit").put("value", 33)))
+                .isEqualTo(201);
+        assertThat(send(build, entry("DONE", "takeoff-fit"))).isEqualTo(201);
+        assertThat(send(build, entry("NOTE", "takeoff-fit").put("text", "a new bolt")))
+                .isEqualTo(201);
+        assertThat(send(build, entry("OVERRIDE", "START").put("text", "shown on a bench")))
+                .isEqualTo(201);
+        assertThat(send(build, entry("OFF", "").put("text", "undertray"))).isEqualTo(201);
+        ObjectNode leak =
+                entry("LEAK", "crank-joints").put("text", "oil filter").put("leak", "GASKET");
+        assertThat(send(build, leak)).isEqualTo(201);
+        String text = text(SERVER.bytes("GET", build + "/hand-over.pdf", null));
+        assertThat(text)
+                .contains(
+                        "What was fitted", "hose", "33 N·m", "a new bolt", "shown on a bench", "STILL OFF: A undertray")
+                .contains("oil filter", "NOT mended", "are not done", "Taken over by");
+        assertThat(text(SERVER.bytes("GET", build + "/hand-over.pdf?imperial=TORQUE", null)))
+                .contains("24 lb·ft");
+        Map<String, byte[]> files = new HashMap<>();
+        try (ZipInputStream zip =
+                new ZipInputStream(new ByteArrayInputStream(SERVER.bytes("GET", build + "/hand-over.zip", null)))) {
+            for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
+                files.put(e.getName(), zip.readAllBytes());
+            }
+        }
+        assertThat(files).containsOnlyKeys("README.txt", "hand-over.pdf", "build.json", "entries.json", "care.json");
+        assertThat(JSON.readTree(files.get("entries.json"))).hasSize(6);
+        assertThat(JSON.readTree(files.get("build.json")).get("name").stringValue())
+                .isEqualTo("Handed on");
+    }
+
+    private static String text(byte[] pdf) throws IOException {
+        try (PdfReader reader = new PdfReader(pdf)) {
+            StringBuilder all = new StringBuilder();
+            PdfTextExtractor extractor = new PdfTextExtractor(reader);
+            for (int page = 1; page <= reader.getNumberOfPages(); page++) {
+                all.append(extractor.getTextFromPage(page)).append(' ');
+            }
+            return all.toString().replace('\u00a0', ' ').replaceAll("\\s+", " ");
+        }
     }
 }

@@ -9,6 +9,7 @@ import isotherm.core.care.CareBook;
 import isotherm.core.care.CareReason;
 import isotherm.core.care.Task;
 import isotherm.core.message.Measure;
+import isotherm.server.care.CareDocuments;
 import isotherm.server.care.CareDocuments.CareTask;
 import isotherm.server.care.CareDocuments.CareView;
 import isotherm.server.contract.MessageDocument;
@@ -36,6 +37,9 @@ class CareCalendarTest {
                 urgency,
                 List.of(MessageDocument.of(CareReason.BY.say("text").name("day", String.valueOf(date)))),
                 date,
+                null,
+                new CareDocuments.IntervalDocument(12, null, null, List.of()),
+                null,
                 null);
     }
 
@@ -43,7 +47,7 @@ class CareCalendarTest {
         String text = CareCalendar.of(
                 CAR,
                 "Corvid; the red one",
-                new CareView("Build", "2026-03-01", null, List.of(tasks), List.of()),
+                new CareView("Build", "2026-03-01", null, 0, List.of(), List.of(tasks), List.of()),
                 TODAY,
                 new Speech(UnitChoice.IMPERIAL));
         assertThat(text).startsWith("BEGIN:VCALENDAR").contains("VERSION:2.0");
