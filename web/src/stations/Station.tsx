@@ -24,7 +24,8 @@ const Grid = styled.div`
     flex-direction: column;
     height: auto;
     /* A table that is wider than the hand is pushed aside within its column, never the page. */
-    & > * {
+    & > *,
+    & > .side {
       overflow: auto visible;
       max-height: none;
     }

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { choices } from '../../api/descriptions';
 import { Button, Muted, Pick, QuantityField, Row, Sheet as Leaf, TextEntry } from '../../kit/kit';
@@ -49,9 +49,13 @@ function OpenLeak({ leak, sheet, mayWrite }: { leak: LeakState; sheet: Sheet; ma
   const [torque, setTorque] = useState<number>();
   const [mistaken, setMistaken] = useState(false);
   const next = leak.steps.find((s) => !s.done);
+  const card = useRef<HTMLElement>(null);
+  useEffect(() => {
+    card.current?.scrollIntoView({ block: 'start' });
+  }, []);
   const id = leak.found.id;
   return (
-    <Card aria-label={`Leak: ${leak.found.text ?? ''}`}>
+    <Card ref={card} aria-label={`Leak: ${leak.found.text ?? ''}`}>
       <p>
         <strong>▲ Leak: {leak.found.text}.</strong> {word('leakKind', leak.kind)}. The work waits until it is dry.
       </p>

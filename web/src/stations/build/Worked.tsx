@@ -4,6 +4,7 @@ import { usePreferences } from '../../preferences/preferences';
 import { AskName, Button, Fold, Heading } from '../../kit/kit';
 import { useNarrow } from '../../kit/narrow';
 import { OpenLeaks } from './Leaks';
+import { leaksWith } from './leaks';
 import { Loose } from './Loose';
 import { progressWith } from './progressWith';
 import { StepCard, when } from './StepCard';
@@ -52,6 +53,8 @@ export function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean
   const states = new Map(progress.steps.map((s) => [s.id, s]));
   const here = progressWith(view, sheet.waiting);
   const last = progress.alarms.at(-1);
+  // An open leak comes before everything else.
+  const leaks = leaksWith(view, sheet.waiting).some((l) => l.open);
   const next = build.steps.find((s) => !here.isDone(s.id));
   const stages = [...new Set(build.steps.map((s) => s.stage))];
   const firstBehind = new Map(
@@ -76,7 +79,7 @@ export function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean
             refusal={here.refusal(s)}
             sheet={sheet}
             mayWrite={mayWrite}
-            turn={next?.id === s.id && (where === 'next' || !narrow)}
+            turn={!leaks && next?.id === s.id && (where === 'next' || !narrow)}
           />
         </Fragment>
       )

@@ -7,14 +7,14 @@ import type { View } from './entries';
 type Trend = View['trends'][number];
 
 const Line = styled.svg`
+  display: block;
   width: 100%;
-  height: 64px;
+  max-width: 380px;
   overflow: visible;
   & polyline {
     fill: none;
     stroke: ${(p) => p.theme.soft};
     stroke-width: 1.5;
-    vector-effect: non-scaling-stroke;
   }
   & circle {
     fill: ${(p) => p.theme.ink};
@@ -75,7 +75,7 @@ function OneTrend({ trend }: { trend: Trend }) {
         {trend.notes.length > 0 && ` – ${trend.notes.map(say).map(headed).join('. ')}.`}
       </p>
       {trend.points.length > 1 && (
-        <Line viewBox={`-6 -6 ${WIDTH + 12} ${HEIGHT + 12}`} preserveAspectRatio="none" aria-hidden>
+        <Line viewBox={`-6 -6 ${WIDTH + 12} ${HEIGHT + 12}`} aria-hidden>
           <polyline points={at.map((p) => `${p.x},${p.y}`).join(' ')} />
           {at.map((p, i) => (
             <circle key={i} cx={p.x} cy={p.y} r={DOT} />

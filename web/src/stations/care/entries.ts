@@ -79,6 +79,7 @@ export function words(e: Entry, show: Preferences['show']): string {
       return `${word('careFigure', f.figure)} ${field.quantity ? show(f.value, field.quantity, field.digits) : f.value}`;
     }),
     e.text,
+    e.interval === undefined ? undefined : every(e.interval, show),
   ]
     .filter((w) => w !== undefined && w !== '')
     .join(', ');
