@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import isotherm.server.testing.RunningServer;
 import java.nio.file.Path;
 import java.util.List;
@@ -43,7 +44,19 @@ final class Browser {
         return CHROMIUM.get()
                 .newContext(new com.microsoft.playwright.Browser.NewContextOptions()
                         .setBaseURL(RunningServer.get().address().toString())
+                        .setServiceWorkers(ServiceWorkerPolicy.BLOCK)
                         .setViewportSize(1280, 800));
+    }
+
+    /** A phone in one hand, whose browser keeps what it saw for the time without a connection. */
+    static Page phone() {
+        return CHROMIUM.get()
+                .newContext(new com.microsoft.playwright.Browser.NewContextOptions()
+                        .setBaseURL(RunningServer.get().address().toString())
+                        .setHasTouch(true)
+                        .setIsMobile(true)
+                        .setViewportSize(390, 844))
+                .newPage();
     }
 
     static Page page() {

@@ -16,7 +16,15 @@ import org.junit.jupiter.api.AfterEach;
 /** What a user does on every station, by role and name. */
 abstract class Workshop {
     /** The page under test. */
-    protected final Page page = Browser.page();
+    protected final Page page;
+
+    Workshop() {
+        this(Browser.page());
+    }
+
+    Workshop(Page page) {
+        this.page = page;
+    }
 
     @AfterEach
     void close() {

@@ -1,0 +1,118 @@
+package isotherm.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import isotherm.server.testing.RunningServer;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import java.util.stream.StreamSupport;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** A run sheet worked through by touch, one step at a time. */
+abstract class PhoneWorkshop extends Workshop {
+    private static final JsonMapper JSON = new JsonMapper();
+    /** What is read where a sheet does not go on without it, in metric units. */
+    private static final Map<String, String> READINGS = Map.of(
+            "pressure while cranking", "2.2",
+            "oil temperature", "96",
+            "far end of the core", "72");
+
+    final Garage.Own own = Garage.own("plumb");
+
+    PhoneWorkshop() {
+        super(Browser.phone());
+    }
+
+    Locator next() {
+        return page.getByRole(
+                AriaRole.REGION,
+                new Page.GetByRoleOptions().setName("Next step").setExact(true));
+    }
+
+    Locator text(String label) {
+        return page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(label));
+    }
+
+    /** Comes to the Build station of the test's own car. */
+    void atBuild() {
+        page.navigate("/cars/" + own.id() + "/build");
+        assertThat(button(Pattern.compile("^Begin a build of"))).isVisible();
+    }
+
+    void begin() {
+        button(Pattern.compile("^Begin a build of")).tap();
+        button("Begin").tap();
+        text("Your name").first().fill("Ada");
+        text("Your name").first().press("Enter");
+        assertThat(next()).isVisible();
+    }
+
+    /** What stands on the next step. */
+    String nextStep() {
+        return next().getByRole(AriaRole.LISTITEM).last().getAttribute("aria-label");
+    }
+
+    /** Reads what the next step asks for and ticks it. */
+    void tickNext() {
+        String name = nextStep();
+        for (Map.Entry<String, String> r : READINGS.entrySet()) {
+            Locator field = next().getByLabel(Pattern.compile("^" + r.getKey()));
+            if (field.count() > 0 && field.first().inputValue().isEmpty()) {
+                field.first().fill(r.getValue());
+                field.first().press("Enter");
+            }
+        }
+        next().getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("Done: " + name).setExact(true))
+                .tap();
+        assertThat(next().getByRole(
+                                AriaRole.BUTTON,
+                                new Locator.GetByRoleOptions()
+                                        .setName("Done: " + name)
+                                        .setExact(true)))
+                .hasCount(0);
+    }
+
+    /** The newest build of the test's own car as the server has it. */
+    JsonNode build() {
+        JsonNode all = got("/api/cars/" + own.id() + "/builds");
+        return got("/api/builds/" + all.get(all.size() - 1).get("id").stringValue());
+    }
+
+    JsonNode entries() {
+        return got("/api/builds/" + build().get("id").stringValue() + "/entries");
+    }
+
+    List<String> written(String kind, String field) {
+        return StreamSupport.stream(entries().spliterator(), false)
+                .filter(e -> e.get("kind").stringValue().equals(kind))
+                .map(e -> e.get(field).stringValue())
+                .toList();
+    }
+
+    static JsonNode got(String path) {
+        return JSON.readTree(RunningServer.get().send("GET", path, null).body());
+    }
+
+    /** The browser is to keep the page and what it shows from here on. */
+    void keeps() {
+        page.evaluate("navigator.serviceWorker.ready.then(() => true)");
+        page.waitForFunction("navigator.serviceWorker.controller !== null");
+        page.reload();
+    }
+
+    void connection(boolean there) {
+        page.context().setOffline(!there);
+    }
+
+    /** Everything that was written has arrived. */
+    void arrived() {
+        page.waitForFunction("Object.keys(localStorage).every(k => !k.startsWith('isotherm.entries:'))");
+    }
+}
