@@ -35,6 +35,15 @@ const queries = new QueryClient({
   },
 });
 
+/** What a page is made of: asked for once more when the service worker begins to keep answers, so that it has them too. */
+const KEPT = ['settings', 'presets', 'classes', 'cars', 'car', 'builds', 'build', 'care', 'catalogue'];
+
+// Not there where a page is served without HTTPS from another machine.
+(navigator as { serviceWorker?: ServiceWorkerContainer }).serviceWorker?.addEventListener(
+  'controllerchange',
+  () => void queries.invalidateQueries({ predicate: ({ queryKey }) => KEPT.includes(String(queryKey[0])) }),
+);
+
 const root = document.getElementById('root');
 if (!root) {
   throw new Error('The page has no root element');

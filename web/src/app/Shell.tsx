@@ -155,7 +155,14 @@ const Rail = styled.aside`
     border-right: 0;
     border-top: 1px solid ${(p) => p.theme.line};
     background: ${(p) => p.theme.paper};
-    & h1,
+    & h1 {
+      /* Read aloud, not seen. */
+      position: absolute;
+      width: 1px;
+      height: 1px;
+      overflow: hidden;
+      clip-path: inset(50%);
+    }
     & footer,
     & nav small,
     & nav a > span:first-child {

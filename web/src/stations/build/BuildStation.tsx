@@ -1,3 +1,4 @@
+import { gently } from '../../kit/motion';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -151,7 +152,7 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
                   aria-current={now ? 'step' : undefined}
                   onClick={(e) => {
                     e.preventDefault();
-                    document.getElementById(`stage-${stage}`)?.scrollIntoView({ behavior: 'smooth' });
+                    document.getElementById(`stage-${stage}`)?.scrollIntoView({ behavior: gently() });
                   }}
                 >
                   <span>{word('stage', stage)}</span>

@@ -1,3 +1,4 @@
+import { gently } from '../../kit/motion';
 import { useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { usePreferences } from '../../preferences/preferences';
@@ -134,7 +135,7 @@ export function StepCard(props: {
   const reading = mine.filter((w) => w.kind === 'READING').at(-1) ?? state.reading;
   useEffect(() => {
     if (turn) {
-      card.current?.scrollIntoView({ block: 'nearest', behavior: 'smooth' });
+      card.current?.scrollIntoView({ block: 'nearest', behavior: gently() });
     }
   }, [turn]);
   return (

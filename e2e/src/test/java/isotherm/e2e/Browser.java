@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.ReducedMotion;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import isotherm.server.testing.RunningServer;
 import java.nio.file.Path;
@@ -44,6 +45,7 @@ final class Browser {
         return CHROMIUM.get()
                 .newContext(new com.microsoft.playwright.Browser.NewContextOptions()
                         .setBaseURL(RunningServer.get().address().toString())
+                        .setReducedMotion(ReducedMotion.REDUCE)
                         .setServiceWorkers(ServiceWorkerPolicy.BLOCK)
                         .setViewportSize(1280, 800));
     }
@@ -53,6 +55,7 @@ final class Browser {
         return CHROMIUM.get()
                 .newContext(new com.microsoft.playwright.Browser.NewContextOptions()
                         .setBaseURL(RunningServer.get().address().toString())
+                        .setReducedMotion(ReducedMotion.REDUCE)
                         .setHasTouch(true)
                         .setIsMobile(true)
                         .setViewportSize(390, 844))

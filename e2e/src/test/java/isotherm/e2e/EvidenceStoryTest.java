@@ -47,7 +47,7 @@ class EvidenceStoryTest extends Workshop {
         assertThat(verdict()).containsText("Measure next: Borrow a small cooler");
         String before = ruleMark("Peak").getAttribute("aria-label");
         lookAtTheDash("As it is today", shown(Design.NO_COOLER));
-        lookAtTheDash(corvid.design(), shown(ASKED.design().toCore()));
+        lookAtTheDash(corvid.design(), shown(ASKED.design().toCore(ASKED.car())));
         button("Use them in the car’s model").click();
         assertThat(table("The schools of heat")).containsText("Fitted to “Dash: As it is today and 1 more”");
         assertThat(ruleMark("Peak")).not().hasAttribute("aria-label", before);
@@ -101,7 +101,7 @@ class EvidenceStoryTest extends Workshop {
     @Test
     void oilIntoAndOutOfABorrowedCoolerTeachesTheCoolerToo() {
         open(corvid);
-        fit(log("baseline.csv", ASKED.design().toCore()), corvid.design());
+        fit(log("baseline.csv", ASKED.design().toCore(ASKED.car())), corvid.design());
         assertThat(table("What was learned")).containsText("Air that arrives");
         button("Use it in the car’s model").click();
         assertThat(table("The schools of heat")).containsText("Fitted to “baseline”");

@@ -112,7 +112,8 @@ class KindsOfBuildTest extends PhoneWorkshop {
             assertThat(leak.locator("li[aria-current=step]")).not().hasText(doing);
         }
         assertThat(leak).containsText("33 N·m");
-        leak.getByText("It is dry").tap();
+        leak.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("It is dry"))
+                .tap();
         assertThat(leak).hasCount(0);
         assertThat(next()).containsText("mended and dry");
     }

@@ -41,6 +41,7 @@ class LostConnectionTest extends PhoneWorkshop {
         int third = ids.size() / 3;
         for (int i = 0; i < ids.size(); i++) {
             if (i == third) {
+                arrived();
                 connection(false);
             }
             if (i == third + 2) {

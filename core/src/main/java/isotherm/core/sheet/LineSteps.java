@@ -48,7 +48,7 @@ final class LineSteps {
             step(Stage.LINES, "lines-begin", StepText.LINES_BEGIN).add();
             job.plumbing().ifPresentOrElse(p -> p.lines().forEach(l -> side(l, false, Stage.LINES)), () -> List.of(
                             "feed", "return")
-                    .forEach(this::ownJointAtCore));
+                    .forEach(l -> ownJoint(l, "core", "last")));
         }
         if (job.work().cooled()) {
             if (job.work().hoses()) {
@@ -58,11 +58,12 @@ final class LineSteps {
         }
     }
 
-    private void ownJointAtCore(String line) {
-        step(Stage.LINES, "line-" + line + "-last", StepText.LINE_OWN_JOINT)
-                .saying(m -> m.name("line", line).name("port", "core"))
+    /** A joint of hoses that nobody planned here: by the figure of its fitting's maker. */
+    private void ownJoint(String line, String port, String side) {
+        step(Stage.LINES, "line-" + line + "-" + side, StepText.LINE_JOINT_UNPLANNED)
+                .saying(m -> m.name("line", line).name("port", port))
                 .reading(StepWriter.anything(SheetFigure.TORQUE_OR_ANGLE_USED, Measure.TORQUE))
-                .joint(LeakKind.CONE, own(line, "core"))
+                .joint(LeakKind.CONE, own(line, port))
                 .add();
     }
 
@@ -88,6 +89,12 @@ final class LineSteps {
                         () -> {
                             unplanned();
                             prefill();
+                            step(Stage.LINES, "lines-begin", StepText.LINES_BEGIN)
+                                    .add();
+                            for (String line : List.of("feed", "return")) {
+                                ownJoint(line, "takeoff", "first");
+                                ownJoint(line, "core", "last");
+                            }
                         });
     }
 

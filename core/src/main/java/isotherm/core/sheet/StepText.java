@@ -46,6 +46,7 @@ enum StepText implements MessageTopic {
     PREFILL_CORE(false),
     LINE_CLIPS(false),
     LINE_OWN_JOINT(false),
+    LINE_JOINT_UNPLANNED(false),
     LINES_STAY(true),
     LINES_IN_SERIES(false),
     LINES_BEGIN(true),
