@@ -83,7 +83,9 @@ export function ThermalRule() {
   const bottom = Math.min(LOW, duty.ambientC - 5);
   const x = scaleLinear([bottom, HIGH], [0, width]).clamp(true);
   const t = (celsius: number) => show(celsius, 'temperature');
-  const thermostat = design.cooler?.thermostat;
+  // In series it is the factory's that opens; without a core of the design's own too.
+  const opens = design.work === 'IN_SERIES' ? car.factoryCooler : (design.cooler ?? car.factoryCooler);
+  const thermostat = opens?.thermostat;
   const full = thermostat ? (thermostat.fullC ?? thermostat.opensC + 11) : undefined;
 
   const marks: Mark[] = [
@@ -192,7 +194,7 @@ export function ThermalRule() {
             <title>{`Target band, ${t(car.limits.targetLowC)} to ${t(car.limits.targetHighC)}`}</title>
             <rect
               x={x(car.limits.targetLowC)}
-              width={x(car.limits.targetHighC) - x(car.limits.targetLowC)}
+              width={Math.max(0, x(car.limits.targetHighC) - x(car.limits.targetLowC))}
               y={BAND_TOP - 5}
               height={BAND + 10}
               fill="none"

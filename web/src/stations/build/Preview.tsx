@@ -58,7 +58,8 @@ export function Preview({ body, onClose }: { body: Schemas['NewBuild']; onClose:
                 <ul style={{ margin: 0, paddingLeft: 20 }}>
                   {lines.map((b) => (
                     <li key={b.what + b.number}>
-                      {b.soldBy ? show(b.quantity, quantityOf(b.soldBy)) : b.quantity} × {b.what}
+                      {b.soldBy ? `${show(b.quantity, quantityOf(b.soldBy))} of ` : `${b.quantity} × `}
+                      {b.what}
                       {b.number && ` (${b.number})`}
                       {b.number && priced.get(b.number) ? `, ${money((priced.get(b.number) ?? 0) * b.quantity)}` : ''}
                     </li>

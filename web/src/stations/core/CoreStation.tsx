@@ -47,7 +47,9 @@ export function CoreStation() {
             {design.work === 'EXCHANGER' && <WorkFields />}
           </>
         }
-        pictures={outcome && <TimeTrace outcome={outcome} car={car} height={330} cooled={false} />}
+        pictures={
+          outcome && <TimeTrace outcome={outcome} car={car} height={330} cooled={car.factoryCooler !== undefined} />
+        }
         side={<Findings />}
       />
     );

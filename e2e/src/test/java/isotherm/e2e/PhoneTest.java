@@ -87,8 +87,12 @@ class PhoneTest extends Workshop {
 
     @Test
     void noStationRunsOffTheEdge() {
-        for (String name : new String[] {"Duty", "Core", "Place", "Plumb", "Build", "Prove", "Care"}) {
-            station(name);
+        for (String name : new String[] {"Duty", "Core", "Place", "Plumb", "Build", "Prove", "Care", "Compare"}) {
+            if (name.equals("Compare")) {
+                page.navigate("/cars/" + corvid.id() + "/compare");
+            } else {
+                station(name);
+            }
             page.waitForTimeout(600);
             for (int width : new int[] {390, 360}) {
                 page.setViewportSize(width, 800);

@@ -22,6 +22,8 @@ import isotherm.server.build.BuildDocuments.SheetStep;
 import isotherm.server.build.BuildDocuments.StepState;
 import isotherm.server.care.CareDocuments.CareTask;
 import isotherm.server.care.CareDocuments.CareView;
+import isotherm.server.care.CareDocuments.TrendDocument;
+import isotherm.server.care.CareDocuments.TrendPoint;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
@@ -110,7 +112,7 @@ public final class HandOver {
                             ? Long.toString(Math.round(b.quantity()))
                             : Double.toString(b.quantity())
                     : speech.figure(b.soldBy(), b.quantity());
-            Paper.row(table, much + " × " + b.what(), b.number(), Paper.TEXT);
+            Paper.row(table, much + (b.soldBy() == null ? " × " : " of ") + b.what(), b.number(), Paper.TEXT);
         }
         document.add(table);
     }
@@ -230,10 +232,18 @@ public final class HandOver {
         PdfPTable table = Paper.table(TWO);
         for (CareTask t : care.tasks()) {
             if (t.urgency() != CareBook.Urgency.DONE) {
-                Paper.row(table, speech.say(t.what()), speech.list(t.reasons()), Paper.TEXT);
+                String own = t.whose() == null ? "" : " (interval by " + t.whose() + ")";
+                Paper.row(table, speech.say(t.what()) + own, speech.list(t.reasons()), Paper.TEXT);
             }
         }
         document.add(table);
+        for (TrendDocument t : care.trends()) {
+            TrendPoint last = t.points().get(t.points().size() - 1);
+            String notes = t.notes().isEmpty() ? "" : "; " + speech.list(t.notes());
+            text(
+                    document,
+                    speech.name(t.figure()) + ", " + last.day() + ": " + speech.figure(t.measure(), last.value()) + notes);
+        }
         text(document, "Intervals are usual ones unless somebody is named for them; the makers’ own come first.");
     }
 
