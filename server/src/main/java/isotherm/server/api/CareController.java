@@ -6,7 +6,6 @@ import isotherm.core.message.Measure;
 import isotherm.server.care.CareDocuments.CareEntryDocument;
 import isotherm.server.care.CareDocuments.CareView;
 import isotherm.server.care.CareDocuments.OilHours;
-import isotherm.server.care.CareService;
 import isotherm.server.contract.DocumentReader;
 import isotherm.server.contract.Problem;
 import isotherm.server.evidence.DrivenLog;
@@ -37,10 +36,10 @@ class CareController {
     private static final double NOTHING_READ = -300;
 
     private final Garage garage;
-    private final CareService care;
+    private final CareBooks care;
     private final LogService logs;
 
-    CareController(Garage garage, CareService care, LogService logs) {
+    CareController(Garage garage, CareBooks care, LogService logs) {
         this.garage = garage;
         this.care = care;
         this.logs = logs;

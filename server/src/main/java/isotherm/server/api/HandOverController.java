@@ -8,7 +8,6 @@ import isotherm.server.build.BuildDocuments.SheetProgress;
 import isotherm.server.build.BuildService;
 import isotherm.server.build.Builds;
 import isotherm.server.care.CareDocuments.CareView;
-import isotherm.server.care.CareService;
 import isotherm.server.files.HandOver;
 import isotherm.server.files.Speech;
 import isotherm.server.store.Garage;
@@ -52,11 +51,11 @@ class HandOverController {
             """;
 
     private final BuildService builds;
-    private final CareService care;
+    private final CareBooks care;
     private final Garage garage;
     private final JsonMapper json;
 
-    HandOverController(BuildService builds, CareService care, Garage garage, JsonMapper json) {
+    HandOverController(BuildService builds, CareBooks care, Garage garage, JsonMapper json) {
         this.builds = builds;
         this.care = care;
         this.garage = garage;

@@ -242,7 +242,8 @@ public final class HandOver {
             String notes = t.notes().isEmpty() ? "" : "; " + speech.list(t.notes());
             text(
                     document,
-                    speech.name(t.figure()) + ", " + last.day() + ": " + speech.figure(t.measure(), last.value()) + notes);
+                    speech.name(t.figure()) + ", " + last.day() + ": " + speech.figure(t.measure(), last.value())
+                            + notes);
         }
         text(document, "Intervals are usual ones unless somebody is named for them; the makers’ own come first.");
     }

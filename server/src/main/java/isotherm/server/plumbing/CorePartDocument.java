@@ -51,7 +51,17 @@ public record CorePartDocument(
         if (detail != null) {
             detail.check(path + "/detail", construction, problems);
         }
-        if (heats != null && !heats.isEmpty() && efficacy().isEmpty()) {
+        int before = problems.size();
+        for (int i = 0; heats != null && i < heats.size(); i++) {
+            if (heats.get(i).oil() != null) {
+                heats.get(i).oil().check(path + "/heats/" + i + "/oil", problems);
+            }
+        }
+        // An oil that nobody knows gives no figure to hold the core against.
+        if (problems.size() == before
+                && heats != null
+                && !heats.isEmpty()
+                && efficacy().isEmpty()) {
             problems.add(Problem.of(
                     path + "/heats",
                     null,

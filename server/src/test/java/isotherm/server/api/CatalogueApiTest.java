@@ -183,6 +183,11 @@ class CatalogueApiTest {
         HttpResponse<String> never = SERVER.send("POST", "/api/catalogue/cores", part.toString());
         assertThat(never.statusCode()).isEqualTo(422);
         assertThat(never.body()).contains("/heats", "No core of these dimensions");
+        heat.putObject("oil").put("grade", "thick");
+        HttpResponse<String> unknown = SERVER.send("POST", "/api/catalogue/cores", part.toString());
+        assertThat(unknown.statusCode()).isEqualTo(422);
+        assertThat(unknown.body()).contains("/heats/0/oil");
+        heat.remove("oil");
         heat.put("heatKw", 10);
         HttpResponse<String> kept = SERVER.send("POST", "/api/catalogue/cores", part.toString());
         assertThat(kept.statusCode()).as(kept.body()).isLessThan(300);

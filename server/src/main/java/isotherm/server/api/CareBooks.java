@@ -1,7 +1,8 @@
-package isotherm.server.care;
+package isotherm.server.api;
 
 import isotherm.core.care.CareEntry;
 import isotherm.server.build.BuildDocuments.BuildDocument;
+import isotherm.server.care.Care;
 import isotherm.server.care.CareDocuments.CareEntryDocument;
 import isotherm.server.care.CareDocuments.CareView;
 import isotherm.server.catalogue.PlumbingCatalogue;
@@ -22,13 +23,13 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Care books of the garage's cars. */
 @Service
-public class CareService {
+class CareBooks {
     private final Garage garage;
     private final Books books;
     private final PlumbingCatalogue catalogue;
     private final JsonMapper json;
 
-    CareService(Garage garage, Books books, PlumbingCatalogue catalogue, JsonMapper json) {
+    CareBooks(Garage garage, Books books, PlumbingCatalogue catalogue, JsonMapper json) {
         this.garage = garage;
         this.books = books;
         this.catalogue = catalogue;
@@ -52,14 +53,14 @@ public class CareService {
      * @return its care as it is shown today
      * @throws isotherm.server.store.NotStored when there is none
      */
-    public CareView view(UUID carId) {
+    CareView view(UUID carId) {
         Optional<CarDocument> car = Attempt.read(garage.get(Kind.CAR, carId).document(), CarDocument.class)
                 .found();
         return Care.shown(car, newestBuild(carId), read(books.entries(Kind.CAR, carId)), catalogue.parts(), today());
     }
 
     /** @return the day by which things are due */
-    public LocalDate today() {
+    LocalDate today() {
         return LocalDate.now(ZoneOffset.UTC);
     }
 
@@ -69,7 +70,7 @@ public class CareService {
      * @return whether it is new: what is sent twice is written once
      * @throws InvalidDocument when the book does not take it, with the reason
      */
-    public boolean write(UUID carId, CareEntryDocument entry) {
+    boolean write(UUID carId, CareEntryDocument entry) {
         CareEntry wanted = Care.entry(entry);
         Optional<BuildDocument> build = newestBuild(carId);
         return books.write(Kind.CAR, carId, wanted.id(), json.writeValueAsString(entry), before -> Care.book(
