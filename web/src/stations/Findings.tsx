@@ -3,6 +3,7 @@ import { Button, Heading, Muted, Row } from '../kit/kit';
 import { usePreferences } from '../preferences/preferences';
 import { useBench } from '../bench/workbench';
 import { word } from '../words/words';
+import { useRemedy } from './useRemedy';
 import { useNextMeasurement } from './NextMeasurement';
 
 const Panel = styled.section`
@@ -80,8 +81,9 @@ const Answer = styled.section`
 
 /** The first answer of all: does this car need another cooler? */
 export function Verdict() {
-  const { outcome, changeDesign, behind } = useBench();
+  const { outcome, behind } = useBench();
   const { say, show } = usePreferences();
+  const { apply, failed, madeFrom, takeBack } = useRemedy();
   const best = useNextMeasurement()?.measurements[0];
   if (!outcome) {
     return null;
@@ -98,12 +100,19 @@ export function Verdict() {
       {options.length > 0 && (
         <Row>
           {options.map((o) => (
-            <Button key={say(o.label)} onPress={() => changeDesign(o.design)}>
+            <Button key={say(o.label)} onPress={() => apply(say(o.label), o.design)}>
               {say(o.label)}: {show(o.peakC, 'temperature')}
             </Button>
           ))}
         </Row>
       )}
+      {madeFrom && (
+        <Row>
+          <Muted as="span">A design beside “{madeFrom}”, which stays as it is.</Muted>
+          <Button onPress={takeBack}>Take it back</Button>
+        </Row>
+      )}
+      {failed && <p role="alert">▲ {failed}</p>}
     </Answer>
   );
 }
@@ -142,7 +151,7 @@ export function Findings({ station }: { station?: 'DUTY' | 'CORE' | 'PLACE' | 'P
 type Finding = NonNullable<ReturnType<typeof useBench>['outcome']>['findings'][number];
 
 function Item({ finding: f, open }: { finding: Finding; open: boolean }) {
-  const { changeDesign } = useBench();
+  const { apply } = useRemedy();
   const { say } = usePreferences();
   return (
     <li>
@@ -154,7 +163,9 @@ function Item({ finding: f, open }: { finding: Finding; open: boolean }) {
         <p>{say(f.why)}</p>
         {f.remedy && (
           <>
-            <Button onPress={() => f.remedy && changeDesign(f.remedy.design)}>{say(f.remedy.label)}</Button>
+            <Button onPress={() => f.remedy && apply(say(f.remedy.label), f.remedy.design)}>
+              {say(f.remedy.label)}
+            </Button>
             <p>{say(f.remedy.effect)}</p>
           </>
         )}

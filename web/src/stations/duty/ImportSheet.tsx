@@ -34,7 +34,7 @@ const Lines = styled.pre`
 
 /** A log before it is kept: how it was understood, and what a person says of it. */
 export function ImportSheet({ upload, onClose }: { upload: Schemas['UploadView']; onClose: () => void }) {
-  const { view, car, duty } = useBench();
+  const { view, car, duty, design, designId } = useBench();
   const client = useQueryClient();
   const [preview, setPreview] = useState(upload.preview);
   const [name, setName] = useState(upload.name.replace(/\.(csv|txt|tsv|log|gpx)(\.gz)?$/i, '').slice(0, 120));
@@ -42,6 +42,8 @@ export function ImportSheet({ upload, onClose }: { upload: Schemas['UploadView']
   const [ambientC, setAmbient] = useState(duty.ambientC);
   const [altitudeM, setAltitude] = useState(duty.altitudeM);
   const [trailerKg, setTrailer] = useState(duty.climb?.trailerKg ?? 0);
+  const [driven, setDriven] = useState(designId);
+  const [day, setDay] = useState(() => new Date().toISOString().slice(0, 10));
   const [problem, setProblem] = useState<string>();
   const [job, setJob] = useState<JobView>();
   const [kept, setKept] = useState<{ log: Schemas['LogDocument']; report: Schemas['LogReport'] }>();
@@ -64,7 +66,16 @@ export function ImportSheet({ upload, onClose }: { upload: Schemas['UploadView']
   const keep = async () => {
     setProblem(undefined);
     try {
-      const body = { name, sensor, ambientC, altitudeM, trailerKg, ...(format ? { format } : {}) };
+      const body = {
+        name,
+        sensor,
+        ambientC,
+        altitudeM,
+        trailerKg,
+        design: driven,
+        ...(day ? { day } : {}),
+        ...(format ? { format } : {}),
+      };
       const started = await read(api.POST('/api/uploads/{id}/keep', { params, body }));
       const done = await watch<{ id: string; log: Schemas['LogDocument']; report: Schemas['LogReport'] }>(
         started,
@@ -104,6 +115,13 @@ export function ImportSheet({ upload, onClose }: { upload: Schemas['UploadView']
       <Fields style={{ gridTemplateColumns: 'repeat(auto-fill, minmax(170px, 1fr))' }}>
         <TextEntry label="Name of the log" value={name} onChange={setName} />
         <Pick label="Oil sensor sat" value={sensor} options={SENSORS} onChange={setSensor} />
+        <Pick
+          label="Design driven"
+          value={driven}
+          options={view.designs.map((d) => ({ id: d.id, name: d.id === designId ? design.name : d.design.name }))}
+          onChange={setDriven}
+        />
+        <TextEntry label="Day driven" value={day} longest={40} needed={false} onChange={setDay} />
         <DocumentNumber
           label="Air on the day"
           schema="KeepDocument"

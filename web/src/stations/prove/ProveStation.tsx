@@ -46,8 +46,13 @@ export function ProveStation() {
   const bare = view.designs.find((d) => d.design.cooler === undefined)?.id ?? designId;
   const [before, setBefore] = useState(() => logs[0]?.id);
   const [after, setAfter] = useState(() => logs[1]?.id);
-  const [beforeDesign, setBeforeDesign] = useState(bare);
-  const [afterDesign, setAfterDesign] = useState(designId);
+  // A log knows the design that was driven; where it does not, the car as it was is held against the design at hand.
+  const driven = (log: string | undefined, otherwise: string) => {
+    const known = logs.find((l) => l.id === log)?.log.design;
+    return view.designs.some((d) => d.id === known) && known ? known : otherwise;
+  };
+  const [beforeDesign, setBeforeDesign] = useState(() => driven(before, bare));
+  const [afterDesign, setAfterDesign] = useState(() => driven(after, designId));
   const [fitting, setFitting] = useState(false);
   const [problem, setProblem] = useState<string>();
   const report = () =>
@@ -71,9 +76,25 @@ export function ProveStation() {
         <>
           {first && second ? (
             <>
-              <Pick label="Before" value={first.id} options={names} onChange={setBefore} />
+              <Pick
+                label="Before"
+                value={first.id}
+                options={names}
+                onChange={(id) => {
+                  setBefore(id);
+                  setBeforeDesign(driven(id, beforeDesign));
+                }}
+              />
               <Pick label="Design in it then" value={beforeDesign} options={designs} onChange={setBeforeDesign} />
-              <Pick label="After" value={second.id} options={names} onChange={setAfter} />
+              <Pick
+                label="After"
+                value={second.id}
+                options={names}
+                onChange={(id) => {
+                  setAfter(id);
+                  setAfterDesign(driven(id, afterDesign));
+                }}
+              />
               <Pick label="Design in it now" value={afterDesign} options={designs} onChange={setAfterDesign} />
               <Button onPress={() => setFitting(true)}>What the second log teaches…</Button>
               <Button onPress={() => void report()} isDisabled={!asked || !proof.data}>

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
 
 /** A build from its first step to its first service, with a logger that is well and with each that is not. */
 class BuildStoryTest extends BuildWorkshop {
@@ -26,12 +27,22 @@ class BuildStoryTest extends BuildWorkshop {
         "A sensor plug falls off, far end of the core shows nothing"
     })
     void theCorvidIsBuiltFromItsFirstStepToItsFirstService(String fault, String said) {
+        if (!said.isEmpty()) {
+            // The first story shows every press; what the others show begins with the engine.
+            RunSheets.doneUpTo(build(), "strip-list");
+            page.reload();
+        }
         attach(fault);
         doneUpTo("Take off bumper");
         for (String off : List.of("undertray, nine bolts", "bumper, six clips")) {
             text("Came off").fill(off);
             text("Came off").press("Enter");
             assertThat(page.getByText(off).first()).isVisible();
+        }
+        if (!said.isEmpty()) {
+            done("Take off bumper");
+            RunSheets.doneUpTo(build(), "crank-pressure");
+            page.reload();
         }
         doneUpTo("Fuel pump or injectors disabled");
         assertThat(tick("Start, idle")).isDisabled();
@@ -80,6 +91,11 @@ class BuildStoryTest extends BuildWorkshop {
         assertThat(pdf.suggestedFilename()).isEqualTo("run-sheet.pdf");
         assertThat(pdf.path()).satisfies(p -> assertThat(Files.size(p)).isGreaterThan(5000));
         isServiced();
+    }
+
+    private String build() {
+        JsonNode all = RunSheets.got("/api/cars/" + own.id() + "/builds");
+        return "/api/builds/" + all.get(all.size() - 1).get("id").stringValue();
     }
 
     /** Where a sensor says nothing, the sheet takes what a person reads. */

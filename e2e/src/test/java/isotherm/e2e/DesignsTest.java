@@ -217,4 +217,18 @@ class DesignsTest extends Workshop {
         page.keyboard().press("Escape");
         assertThat(inert).hasCount(0);
     }
+
+    @Test
+    void aRemedyThatAddsACoreMakesADesignBesideTheCarAsItIsAndIsTakenBackInOnePress() {
+        Garage.Own own = Garage.own("corvid");
+        open(own);
+        choose("Design", "As it is today");
+        button(Pattern.compile("^Fit a shrouded core of \\d+ rows")).first().click();
+        assertThat(button(Pattern.compile("Design$")).first()).containsText("Fit a shrouded core");
+        assertThat(verdict()).containsText("A design beside “As it is today”, which stays as it is");
+        button("Take it back").click();
+        assertThat(button(Pattern.compile("Design$")).first()).containsText("As it is today");
+        button(Pattern.compile("Design$")).first().click();
+        assertThat(page.getByRole(AriaRole.OPTION)).hasCount(2);
+    }
 }

@@ -5,20 +5,14 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import isotherm.server.testing.RunningServer;
-import java.time.Instant;
 import java.util.List;
 import java.util.Map;
-import java.util.UUID;
 import java.util.regex.Pattern;
 import java.util.stream.StreamSupport;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ObjectNode;
 
 /** A run sheet worked through by touch, one step at a time. */
 abstract class PhoneWorkshop extends Workshop {
-    private static final JsonMapper JSON = new JsonMapper();
     /** What is read where a sheet does not go on without it, in metric units. */
     private static final Map<String, String> READINGS = Map.of(
             "Fuel pump or injectors disabled", "2.2",
@@ -100,44 +94,13 @@ abstract class PhoneWorkshop extends Workshop {
 
     /** Somebody else works through the sheet up to a step; the page is opened again then. */
     void doneElsewhere(String upTo) {
-        JsonNode view = build();
-        String path = "/api/builds/" + view.get("id").stringValue() + "/entries";
-        Map<String, Double> readings = Map.of("crank-pressure", 2.2, "warm-oil", 96.0, "warm-far-end", 72.0);
-        for (JsonNode state : view.at("/progress/steps")) {
-            String id = state.get("id").stringValue();
-            if (id.equals(upTo)) {
-                page.reload();
-                assertThat(next()).isVisible();
-                return;
-            }
-            if (state.has("done")) {
-                continue;
-            }
-            if (readings.containsKey(id)) {
-                posted(path, entry("READING", id).put("value", readings.get(id)));
-            }
-            posted(path, entry("DONE", id));
-        }
-    }
-
-    private static void posted(String path, ObjectNode entry) {
-        var answer = RunningServer.get().send("POST", path, entry.toString());
-        if (answer.statusCode() != 201) {
-            throw new AssertionError(entry + ": " + answer.body());
-        }
-    }
-
-    private static ObjectNode entry(String kind, String on) {
-        return JSON.createObjectNode()
-                .put("id", UUID.randomUUID().toString())
-                .put("at", Instant.now().toString())
-                .put("who", "Bo")
-                .put("kind", kind)
-                .put("on", on);
+        RunSheets.doneUpTo("/api/builds/" + build().get("id").stringValue(), upTo);
+        page.reload();
+        assertThat(next()).isVisible();
     }
 
     static JsonNode got(String path) {
-        return JSON.readTree(RunningServer.get().send("GET", path, null).body());
+        return RunSheets.got(path);
     }
 
     /** The browser is to keep the page and what it shows from here on. */

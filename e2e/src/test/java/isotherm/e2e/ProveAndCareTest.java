@@ -28,6 +28,10 @@ class ProveAndCareTest extends Workshop {
         assertThat(table("What was read")).containsText("Drop over the core");
         assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("The mean laps before and after")))
                 .isVisible();
+        // Each log knows the design that was driven.
+        assertThat(button(Pattern.compile("Design in it then$")).first()).containsText("As it is today");
+        assertThat(button(Pattern.compile("Design in it now$")).first()).containsText("As it was fitted");
+        choose("Design in it now", "First choice, 10 rows");
         assertThat(page.getByText("look whether this design was in it")).isVisible();
         assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
         choose("Before", "Skerry Moor, after");

@@ -18,6 +18,7 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
 import org.slf4j.Logger;
@@ -36,6 +37,9 @@ import tools.jackson.databind.json.JsonMapper;
 @ConditionalOnProperty("isotherm.demo")
 class DemoGarage implements ApplicationRunner {
     private static final Logger LOG = LoggerFactory.getLogger(DemoGarage.class);
+
+    /** What a log of the demo calls a design without a cooler. */
+    private static final String BARE = "bare";
 
     private final Garage garage;
     private final LargeStore large;
@@ -68,16 +72,20 @@ class DemoGarage implements ApplicationRunner {
             DocumentReader.read(duty.toString(), DutyDocument.class);
             garage.addPart(Kind.DUTY, UUID.randomUUID(), stored.id(), duty.toString());
         }
+        Map<String, String> designs = new HashMap<>();
         for (JsonNode design : file.get("designs")) {
-            DocumentReader.read(design.toString(), DesignDocument.class);
-            garage.addPart(Kind.DESIGN, UUID.randomUUID(), stored.id(), design.toString());
+            DesignDocument document = DocumentReader.read(design.toString(), DesignDocument.class);
+            UUID id = UUID.randomUUID();
+            garage.addPart(Kind.DESIGN, id, stored.id(), design.toString());
+            designs.put(document.cooler() == null ? BARE : document.name(), id.toString());
         }
         for (JsonNode log : file.path("logs")) {
-            record(stored.id(), read, log, file.get("duties"));
+            String driven = designs.get(log.at("/design/name").stringValue());
+            record(stored.id(), read, log, file.get("duties"), driven);
         }
     }
 
-    private void record(UUID carId, CarDocument car, JsonNode log, JsonNode duties) throws IOException {
+    private void record(UUID carId, CarDocument car, JsonNode log, JsonNode duties, String driven) throws IOException {
         double ambientC = log.get("ambientC").doubleValue();
         double altitudeM = log.get("altitudeM").doubleValue();
         Duty duty = DocumentReader.read(duties.get(log.get("duty").intValue()).toString(), DutyDocument.class)
@@ -112,7 +120,9 @@ class DemoGarage implements ApplicationRunner {
                         ambientC,
                         altitudeM,
                         log.has("trailerKg") ? (Double) log.get("trailerKg").doubleValue() : null,
-                        logs.preview(upload, null).format()),
+                        logs.preview(upload, null).format(),
+                        driven,
+                        null),
                 done -> {},
                 () -> false);
     }

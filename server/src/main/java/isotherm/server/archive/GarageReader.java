@@ -180,7 +180,7 @@ public class GarageReader {
                 addPicture(Kind.CAR, carId, Names.picture(c, id), as.apply(UUID.fromString(id)));
             }
             for (String id : c.logs()) {
-                addLog(car, id, as.apply(UUID.fromString(id)), carId);
+                addLog(car, id, as, carId);
             }
             Optional<BuildDocument> newest = Optional.empty();
             for (BuildContents b : c.builds()) {
@@ -203,11 +203,15 @@ public class GarageReader {
             added.add(name);
         }
 
-        private void addLog(CarFiles car, String id, UUID as, UUID carId) throws IOException {
-            String text = car.texts().get(Names.log(car.contents(), id));
+        private void addLog(CarFiles car, String id, UnaryOperator<UUID> as, UUID carId) throws IOException {
+            // A log names the design that was driven.
+            String text = anew(
+                    car.texts().get(Names.log(car.contents(), id)),
+                    car.contents().designs(),
+                    as);
             String rows = Names.rows(car.contents(), id);
             LogDocument.Shape log = LogDocument.Shape.of(text);
-            intake.putLog(as, carId, pieces -> {
+            intake.putLog(as.apply(UUID.fromString(id)), carId, pieces -> {
                 archive.read(rows, Archive.LARGEST_ROWS, in -> {
                     LogRows.read(log, in, rows, pieces);
                     return rows;
@@ -248,11 +252,11 @@ public class GarageReader {
             }
         }
 
-        /** A design names pictures of its car; a car that comes a second time has pictures of its own. */
-        private static String anew(String design, List<String> pictures, UnaryOperator<UUID> as) {
-            String text = design;
-            for (String picture : pictures) {
-                text = text.replace(picture, as.apply(UUID.fromString(picture)).toString());
+        /** A design names pictures of its car, a log its design; a car that comes a second time has its own. */
+        private static String anew(String document, List<String> named, UnaryOperator<UUID> as) {
+            String text = document;
+            for (String id : named) {
+                text = text.replace(id, as.apply(UUID.fromString(id)).toString());
             }
             return text;
         }

@@ -6,7 +6,10 @@ import isotherm.server.contract.Missing;
 import isotherm.server.contract.Problem;
 import isotherm.server.contract.Quantity;
 import isotherm.server.contract.Text;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
 import java.util.List;
+import java.util.UUID;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -24,6 +27,8 @@ import tools.jackson.databind.json.JsonMapper;
  * @param ambientC air temperature on the day
  * @param altitudeM mean height above sea level
  * @param trailerKg what hung on the hook
+ * @param design identity of the design that was driven
+ * @param day day on which it was driven
  */
 public record LogDocument(
         @Text(value = "what its people call it", min = 1, max = 120) String name,
@@ -35,7 +40,9 @@ public record LogDocument(
         @Text("where the oil temperature sensor sat") Car.SensorPlace sensor,
         @Quantity(value = "air temperature on the day", min = -40, max = 55, unit = "°C") double ambientC,
         @Quantity(value = "mean height above sea level", min = -430, max = 5000, unit = "m") double altitudeM,
-        @Missing("0") @Quantity(value = "what hung on the hook", min = 0, max = 40000, unit = "kg") Double trailerKg) {
+        @Missing("0") @Quantity(value = "what hung on the hook", min = 0, max = 40000, unit = "kg") Double trailerKg,
+        @Missing("not said") @Text(value = "identity of the design that was driven", min = 36, max = 36) String design,
+        @Missing("not said") @Text(value = "day on which it was driven, ISO 8601", min = 1, max = 40) String day) {
 
     /**
      * What has to be known of a log to read its rows.
@@ -78,6 +85,8 @@ public record LogDocument(
      * @param altitudeM mean height above sea level
      * @param trailerKg what hung on the hook
      * @param format how it is written; missing for a GPX file
+     * @param design identity of the design that was driven
+     * @param day day on which it was driven
      */
     public record KeepDocument(
             @Text(value = "what its people call it", min = 1, max = 120) String name,
@@ -86,10 +95,27 @@ public record LogDocument(
             @Quantity(value = "mean height above sea level", min = -430, max = 5000, unit = "m") double altitudeM,
             @Missing("0") @Quantity(value = "what hung on the hook", min = 0, max = 40000, unit = "kg")
                     Double trailerKg,
-            @Missing("a GPX file") @Text("how it is written") LogFormat format)
+            @Missing("a GPX file") @Text("how it is written") LogFormat format,
+            @Missing("not said") @Text(value = "identity of the design that was driven", min = 36, max = 36)
+                    String design,
+            @Missing("not said") @Text(value = "day on which it was driven, ISO 8601", min = 1, max = 40) String day)
             implements Checked {
         @Override
         public void check(String path, List<Problem> problems) {
+            if (day != null) {
+                try {
+                    LocalDate.parse(day);
+                } catch (DateTimeParseException e) {
+                    problems.add(Problem.of(path + "/day", day, "A day is expected here, such as 2026-01-31"));
+                }
+            }
+            if (design != null) {
+                try {
+                    UUID.fromString(design);
+                } catch (IllegalArgumentException e) {
+                    problems.add(Problem.of(path + "/design", design, "The identity of a design is expected here"));
+                }
+            }
             if (format != null) {
                 format.check(path + "/format", problems);
             }

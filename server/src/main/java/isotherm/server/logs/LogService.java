@@ -166,7 +166,9 @@ public class LogService {
                             keep.sensor(),
                             keep.ambientC(),
                             keep.altitudeM(),
-                            keep.trailerKg()));
+                            keep.trailerKg(),
+                            keep.design(),
+                            keep.day()));
         });
         large.forget(upload.id());
         return new Kept(stored.id(), document(stored), report[0]);

@@ -14,6 +14,7 @@ import isotherm.server.testing.RunningServer;
 import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.util.Map;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -82,6 +83,29 @@ class LogApiTest {
                         KEEP.formatted(upload.get("preview").get("format")))
                 .body());
         return ended(job);
+    }
+
+    @Test
+    void aLogKnowsTheDesignThatWasDrivenAndItsDay() throws InterruptedException {
+        HttpResponse<String> sent = SERVER.upload(
+                "/api/cars/" + carId() + "/uploads?name=driven.csv", "time_s,speed_kmh\n0,50\n1,60\n2,70\n");
+        JsonNode upload = JSON.readTree(sent.body());
+        String path = "/api/uploads/" + upload.get("id").stringValue() + "/keep";
+        ObjectNode keep =
+                (ObjectNode) JSON.readTree(KEEP.formatted(upload.get("preview").get("format")));
+        assertThat(SERVER.send("POST", path, keep.put("day", "31.1.2026 ").toString())
+                        .body())
+                .contains("/day", "2026-01-31");
+        keep.put("day", "2026-01-31");
+        String nobody = "not-the-identity-of-a-design-at-all-";
+        assertThat(SERVER.send("POST", path, keep.put("design", nobody).toString())
+                        .body())
+                .contains("/design");
+        String design = UUID.randomUUID().toString();
+        JsonNode done = ended(JSON.readTree(
+                SERVER.send("POST", path, keep.put("design", design).toString()).body()));
+        assertThat(done.at("/answer/log/design").stringValue()).isEqualTo(design);
+        assertThat(done.at("/answer/log/day").stringValue()).isEqualTo("2026-01-31");
     }
 
     private static double error(JsonNode fit, String factor) {

@@ -30,6 +30,8 @@ class LogRowsTest {
                 Car.SensorPlace.SUMP,
                 20,
                 100,
+                null,
+                null,
                 null);
     }
 
