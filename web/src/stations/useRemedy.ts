@@ -13,8 +13,8 @@ const LONGEST = 120;
 /** What a change is called that has the name of another one already: a number is put behind it. */
 function free(name: string, taken: readonly string[]): string {
   const own = name.slice(0, LONGEST);
-  for (let i = 2; ; i++) {
-    const tried = i === 2 ? own : `${own.slice(0, LONGEST - 4)} ${i - 1}`;
+  for (let i = 1; ; i++) {
+    const tried = i === 1 ? own : `${own.slice(0, LONGEST - 4)} ${i}`;
     if (!taken.includes(tried)) {
       return tried;
     }

@@ -2,31 +2,23 @@ import { useState } from 'react';
 import { Button, QuantityField, Row, TextEntry } from '../../kit/kit';
 import { DocumentNumber } from '../../kit/fields';
 import { range } from '../../api/descriptions';
+import { usePresets } from '../../bench/presets';
 import { word } from '../../words/words';
 import type { Item } from './loose';
 
-/** What holds things to a car, the commonest first. */
-const KINDS = ['BOLT', 'CLIP', 'SCREW', 'NUT', 'PLUG', 'HOSE'] as const;
-/** Sizes that one meets at a nose; any other is typed. */
-const SIZES: Partial<Record<Item['kind'], readonly string[]>> = {
-  BOLT: ['M5', 'M6', 'M8', 'M10'],
-  NUT: ['M5', 'M6', 'M8', 'M10'],
-  SCREW: ['4.2', '4.8', '5.5'],
-  CLIP: ['6', '8', '10'],
-};
-
 /** What holds a thing that came off: one press for its kind, one to add it. */
 export function FastenerFields({ mark, onAdd }: { mark: string; onAdd: (item: Item) => void }) {
+  const { fasteners } = usePresets().starts;
   const [item, setItem] = useState<Item>();
   return (
     <>
       <Row>
-        {KINDS.map((kind) => (
+        {fasteners.map(({ kind, sizes }) => (
           <Button
             key={kind}
             aria-label={`${word('looseKind', kind)} of ${mark}`}
             aria-pressed={item?.kind === kind}
-            onPress={() => setItem({ kind, count: 1, ...(SIZES[kind]?.[1] ? { size: SIZES[kind][1] } : {}) })}
+            onPress={() => setItem({ kind, count: 1, ...(sizes[0] ? { size: sizes[0] } : {}) })}
           >
             + {word('looseKind', kind)}
           </Button>
@@ -35,11 +27,13 @@ export function FastenerFields({ mark, onAdd }: { mark: string; onAdd: (item: It
       {item && (
         <>
           <Row>
-            {SIZES[item.kind]?.map((size) => (
-              <Button key={size} aria-pressed={item.size === size} onPress={() => setItem({ ...item, size })}>
-                {size}
-              </Button>
-            ))}
+            {fasteners
+              .find((f) => f.kind === item.kind)
+              ?.sizes.map((size) => (
+                <Button key={size} aria-pressed={item.size === size} onPress={() => setItem({ ...item, size })}>
+                  {size}
+                </Button>
+              ))}
           </Row>
           <Row>
             <div style={{ width: 150 }}>

@@ -4,6 +4,7 @@ import { choices } from '../../api/descriptions';
 import { Button, Muted, Pick, QuantityField, Row, Sheet as Leaf, TextEntry } from '../../kit/kit';
 import { usePreferences } from '../../preferences/preferences';
 import { word } from '../../words/words';
+import { Caution } from './Caution';
 import { type LeakState, leaksWith } from './leaks';
 import { when } from './StepCard';
 import type { BuildView, LeakKind, Sheet, SheetStep } from './useSheet';
@@ -18,12 +19,6 @@ const Card = styled.section`
   gap: 10px;
   & p {
     margin: 0;
-  }
-  & .caution {
-    border: 2px solid ${(p) => p.theme.ink};
-    border-radius: 4px;
-    padding: 8px 12px;
-    font-weight: 600;
   }
   & ol {
     margin: 0;
@@ -70,9 +65,7 @@ function OpenLeak({ leak, sheet, mayWrite }: { leak: LeakState; sheet: Sheet; ma
             s === next && (
               <li key={s.step} aria-current="step">
                 <p style={{ fontWeight: 600 }}>{say(s.what)}</p>
-                <p className="caution" role="note" aria-label="Caution">
-                  ▲ {say(s.caution)}
-                </p>
+                <Caution>{say(s.caution)}</Caution>
                 {s.step === 'TIGHTEN' && (
                   <QuantityField
                     label="Torque used at the leak"
@@ -168,9 +161,7 @@ function Where(props: { view: BuildView; onClose: () => void; onFound: (text: st
   const joints = view.build.steps.filter((s) => s.joint);
   return (
     <Leaf title="Where does it leak?" onClose={onClose} alert>
-      <p className="caution" style={{ margin: 0, fontWeight: 600 }}>
-        ▲ Ignition off first. Nobody under a running engine.
-      </p>
+      <Caution>Ignition off first. Nobody under a running engine.</Caution>
       {joints.map((s) => (
         <Button
           key={s.id}

@@ -7,6 +7,7 @@ import { PHONE, useNarrow } from '../../kit/narrow';
 import { SOURCE } from './measures';
 import { ReadingField } from './ReadingField';
 import type { Message } from '../../words/words';
+import { Caution } from './Caution';
 import { LeaksAt } from './Leaks';
 import { isDone } from './progressWith';
 import type { BuildView, Sheet, SheetStep, StepState } from './useSheet';
@@ -33,12 +34,6 @@ const Card = styled.li`
   }
   & p {
     margin: 0;
-  }
-  & .caution {
-    border: 2px solid ${(p) => p.theme.ink};
-    border-radius: 4px;
-    padding: 8px 12px;
-    font-weight: 600;
   }
   & .figures {
     display: flex;
@@ -167,11 +162,7 @@ export function StepCard(props: {
         {open && (
           <div className="more">
             <Muted>{step.why}.</Muted>
-            {step.caution && (
-              <p className="caution" role="note" aria-label="Caution">
-                ▲ {step.caution}
-              </p>
-            )}
+            {step.caution && <Caution>{step.caution}</Caution>}
             {step.figures.length > 0 && (
               <dl className="figures">
                 {step.figures.map((f, i) => (

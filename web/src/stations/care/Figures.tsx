@@ -1,32 +1,38 @@
 import { useState } from 'react';
-import { choices } from '../../api/descriptions';
 import { Button, Muted, QuantityField } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
-import { FIGURES, type FigureName, type Write } from './entries';
-import { word } from '../../words/words';
+import { quantityOf, word } from '../../words/words';
+import type { FigureName, Readable, Write } from './entries';
 
 /** Figures of an oil analysis, or of a look at the dash: what was read is filled in, the rest stays empty. */
-export function FigureFields({ kind, write }: { kind: 'OIL_ANALYSIS' | 'DASH'; write: Write }) {
+export function FigureFields({ figures, write }: { figures: readonly Readable[]; write: Write }) {
   const [values, setValues] = useState<Partial<Record<FigureName, number>>>({});
-  const shown = choices('CareFigureDocument', 'figure').filter((f) => FIGURES[f].kind === kind);
-  const read = shown.filter((f) => values[f] !== undefined);
+  const read = figures.filter((f) => values[f.figure] !== undefined);
+  const kind = figures[0]?.kind;
+  if (!kind) {
+    return null;
+  }
   return (
     <>
       <Fields>
-        {shown.map((f) => (
+        {figures.map((f) => (
           <QuantityField
-            key={f}
-            label={word('careFigure', f)}
-            {...FIGURES[f].field}
-            value={values[f]}
-            onChange={(v) => setValues({ ...values, [f]: v })}
+            key={f.figure}
+            label={word('careFigure', f.figure)}
+            {...(f.measure === 'NUMBER' ? {} : { quantity: quantityOf(f.measure) })}
+            {...(f.measure === 'SHARE' ? { digits: 1 } : {})}
+            value={values[f.figure]}
+            min={f.least}
+            max={f.most}
+            step={f.most > 100 ? 1 : 0.1}
+            onChange={(v) => setValues({ ...values, [f.figure]: v })}
           />
         ))}
       </Fields>
       <Button
         isDisabled={read.length === 0}
         onPress={() => {
-          write({ kind, figures: read.map((figure) => ({ figure, value: values[figure] ?? 0 })) });
+          write({ kind, figures: read.map(({ figure }) => ({ figure, value: values[figure] ?? 0 })) });
           setValues({});
         }}
       >

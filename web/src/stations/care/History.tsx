@@ -32,7 +32,7 @@ export function History(props: { care: View; waiting: readonly Entry[]; mayWrite
               <td>
                 {counts && mayWrite && (
                   <Button
-                    aria-label={`Does not count: ${KINDS[entry.kind]}, ${entry.at.slice(0, 10)}, ${words(entry, preferences.show)}`}
+                    aria-label={`Does not count: ${KINDS[entry.kind]}, ${entry.at.slice(0, 10)}, ${words(entry, care, preferences.show)}`}
                     onPress={() => setAsked(entry)}
                   >
                     ✕

@@ -1,8 +1,8 @@
 import styled from 'styled-components';
 import { Fold, Heading, Muted } from '../../kit/kit';
 import { usePreferences } from '../../preferences/preferences';
-import { headed, quantityOf, word } from '../../words/words';
-import type { View } from './entries';
+import { headed, word } from '../../words/words';
+import { figured, type View } from './entries';
 
 type Trend = View['trends'][number];
 
@@ -54,8 +54,7 @@ function OneTrend({ trend }: { trend: Trend }) {
   if (!last) {
     return null;
   }
-  const figure = (v: number) =>
-    trend.measure === 'NUMBER' ? String(Math.round(v * 10) / 10) : show(v, quantityOf(trend.measure), decimals(trend));
+  const figure = (v: number) => figured(trend.measure, v, show);
   const values = trend.points.map((p) => p.value);
   const low = Math.min(...values);
   const high = Math.max(...values);
@@ -94,9 +93,4 @@ function OneTrend({ trend }: { trend: Trend }) {
       </Fold>
     </section>
   );
-}
-
-/** A share of fuel or water is told to a tenth. */
-function decimals(trend: Trend): number | undefined {
-  return trend.measure === 'SHARE' ? 1 : undefined;
 }

@@ -35,7 +35,7 @@ export function Written({ care, write }: { care: View; write: Write }) {
       )}
       <Fold name="A reading by hand">
         <Pick label="What was read" value={reading} options={READINGS} onChange={setReading} />
-        {reading !== 'LAPS' && <FigureFields key={reading} kind={reading} write={write} />}
+        <FigureFields key={reading} figures={care.figures.filter((f) => f.kind === reading)} write={write} />
         <TextEntry
           key={care.entries.length}
           label={reading === 'LAPS' ? 'Figures' : 'In words'}

@@ -1,7 +1,6 @@
 import { type Schemas } from '../../api/client';
 import { type Preferences } from '../../preferences/preferences';
-import type { Quantity } from '../../units/units';
-import { word } from '../../words/words';
+import { quantityOf, word } from '../../words/words';
 type Kind = Schemas['CareEntryDocument']['kind'];
 
 export type View = Schemas['CareView'];
@@ -43,40 +42,27 @@ export const KINDS: Record<Kind, string> = {
 
 export type Interval = Schemas['IntervalDocument'];
 
-export type FigureName = Schemas['CareFigureDocument']['figure'];
+export type Readable = View['figures'][number];
 
-/** How a figure is typed and shown; what is believed of it is the server's. */
-export const FIGURES: Record<FigureName, { kind: 'OIL_ANALYSIS' | 'DASH'; field: FigureField }> = {
-  VISCOSITY_100: { kind: 'OIL_ANALYSIS', field: { quantity: 'viscosity', step: 0.1, min: 1, max: 60 } },
-  FUEL: { kind: 'OIL_ANALYSIS', field: { quantity: 'share', step: 0.1, min: 0, max: 30, digits: 1 } },
-  WATER: { kind: 'OIL_ANALYSIS', field: { quantity: 'share', step: 0.1, min: 0, max: 10, digits: 1 } },
-  IRON: { kind: 'OIL_ANALYSIS', field: { step: 1, min: 0, max: 5000 } },
-  COPPER: { kind: 'OIL_ANALYSIS', field: { step: 1, min: 0, max: 5000 } },
-  ALUMINIUM: { kind: 'OIL_ANALYSIS', field: { step: 1, min: 0, max: 5000 } },
-  SILICON: { kind: 'OIL_ANALYSIS', field: { step: 1, min: 0, max: 5000 } },
-  BASE_NUMBER: { kind: 'OIL_ANALYSIS', field: { step: 0.1, min: 0, max: 30, digits: 1 } },
-  OIL_PEAK: { kind: 'DASH', field: { quantity: 'temperature', step: 1, min: -20, max: 200 } },
-  IDLE_PRESSURE: { kind: 'DASH', field: { quantity: 'pressure', step: 0.1, min: 0, max: 12 } },
-};
+export type FigureName = Readable['figure'];
 
-interface FigureField {
-  readonly quantity?: Quantity;
-  readonly step: number;
-  readonly min: number;
-  readonly max: number;
-  readonly digits?: number;
+/** A figure as it is written: a pure number has no unit. */
+export function figured(measure: Readable['measure'], value: number, show: Preferences['show']): string {
+  return measure === 'NUMBER'
+    ? String(Math.round(value * 10) / 10)
+    : show(value, quantityOf(measure), measure === 'SHARE' ? 1 : undefined);
 }
 
 export type Write = (what: Omit<Entry, 'id' | 'at' | 'who'>) => void;
 
-export function words(e: Entry, show: Preferences['show']): string {
+export function words(e: Entry, care: View, show: Preferences['show']): string {
   return [
     e.kind === 'HAPPENED' ? HAPPENINGS.find((h) => h.id === e.on)?.name : undefined,
     e.odometerKm === undefined ? undefined : show(e.odometerKm, 'travel'),
     e.oilHours === undefined ? undefined : `${e.oilHours.toFixed(1)} h at ${show(100, 'temperature')}`,
     ...(e.figures ?? []).map((f) => {
-      const { field } = FIGURES[f.figure];
-      return `${word('careFigure', f.figure)} ${field.quantity ? show(f.value, field.quantity, field.digits) : f.value}`;
+      const known = care.figures.find((k) => k.figure === f.figure);
+      return `${word('careFigure', f.figure)} ${known ? figured(known.measure, f.value, show) : f.value}`;
     }),
     e.text,
     e.interval === undefined ? undefined : every(e.interval, show),
@@ -88,7 +74,7 @@ export function words(e: Entry, show: Preferences['show']): string {
 export function told(e: Entry, care: View, { say, show }: Preferences): string {
   const task = care.tasks.find((t) => t.id === e.on);
   const what = e.kind === 'DONE' ? `: ${task ? say(task.what) : (e.on ?? '')}` : '';
-  const rest = words(e, show);
+  const rest = words(e, care, show);
   return `${KINDS[e.kind]}${what}${rest && `, ${rest}`}`;
 }
 

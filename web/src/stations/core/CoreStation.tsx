@@ -117,9 +117,12 @@ export function CoreStation() {
               <TimeTrace outcome={outcome} car={car} height={212} cooled />
               <ColdRoad outcome={outcome} height={212} />
             </Beside>
-            <Held>
-              <TwoSchools />
-            </Held>
+            {/* The search knows whole designs: a core in series is judged by its own figures. */}
+            {design.work !== 'IN_SERIES' && (
+              <Held>
+                <TwoSchools />
+              </Held>
+            )}
           </>
         )
       }

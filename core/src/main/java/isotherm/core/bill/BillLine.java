@@ -47,6 +47,11 @@ public record BillLine(
         return new BillLine(group, what, "", pieces, Optional.empty(), 0);
     }
 
+    /** @return how much of it, in the metric unit of what it is sold by; pieces where it is sold by the piece */
+    public double sold() {
+        return soldBy.map(m -> m.metric().of(quantity)).orElse(quantity);
+    }
+
     /** @return price of the line in the garage's currency */
     public double price() {
         return quantity * each;

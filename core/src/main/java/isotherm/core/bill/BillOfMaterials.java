@@ -147,7 +147,8 @@ public record BillOfMaterials(Plumbing p, Work work) {
                         Optional.of(Measure.VOLUME),
                         0));
         put(bill, used(BillItem.OIL_FILTER.say("what"), filter() ? 1 : 0));
-        for (FittingChain.Pair joint : opened().stream().map(MadeJoint::pair).toList()) {
+        for (FittingChain.Pair joint :
+                p.made(work).stream().map(MadeJoint::pair).toList()) {
             switch (joint.one().joint()) {
                 case TAPER -> put(bill, used(BillItem.TAPE.say("what"), 1));
                 case BSPP, METRIC ->
@@ -189,19 +190,8 @@ public record BillOfMaterials(Plumbing p, Work work) {
         return (work.takeoff() || work == Work.THERMOSTAT) && p.takeoff().kind().underFilter();
     }
 
-    /** Joints that are opened and made: their seals are renewed. */
-    private List<MadeJoint> opened() {
-        return work.hoses()
-                ? p.made()
-                : work.coreJoints()
-                        ? p.lines().stream()
-                                .flatMap(l -> MadeJoint.atLast(l, p.circuit().practice()).stream())
-                                .toList()
-                        : List.of();
-    }
-
     private void tools(Map<String, BillLine> bill) {
-        opened().stream()
+        p.made(work).stream()
                 .map(j -> j.tightening().wrench())
                 .filter(w -> w > 0)
                 .distinct()
@@ -224,7 +214,7 @@ public record BillOfMaterials(Plumbing p, Work work) {
 
     /** To what a torque wrench has to reach: ours, or what the makers ask for. */
     private double torqueWrench() {
-        return opened().stream()
+        return p.made(work).stream()
                 .flatMap(j -> j.tightening().torque().stream())
                 .mapToDouble(Tightening.Range::high)
                 .reduce(TORQUE_WRENCH, Math::max);

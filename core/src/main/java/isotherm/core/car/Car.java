@@ -1,5 +1,6 @@
 package isotherm.core.car;
 
+import isotherm.core.airflow.Airway;
 import isotherm.core.airflow.Radiator;
 import isotherm.core.duty.Vehicle;
 import isotherm.core.fluid.Oil;
@@ -255,19 +256,18 @@ public record Car(
         }
         return new Design.Cooler(
                 cooler.core(),
-                cooler.airway()
-                        .withPressure(correction.air())
-                        .withHeatAhead(cooler.airway().heatAhead() * correction.ahead()),
+                known(cooler.airway()),
                 cooler.loop()
                         .withThermostat(cooler.loop().thermostat().map(t -> t.withOpening(correction.opening())))
                         .withUpstream(cooler.loop()
                                 .upstream()
                                 .map(u -> new UpstreamCore(
-                                        u.core(),
-                                        u.airway().withPressure(correction.air()),
-                                        u.feed(),
-                                        u.efficacy() * correction.efficacy()))),
+                                        u.core(), known(u.airway()), u.feed(), u.efficacy() * correction.efficacy()))),
                 cooler.efficacy() * correction.efficacy());
+    }
+
+    private Airway known(Airway airway) {
+        return airway.withPressure(correction.air()).withHeatAhead(airway.heatAhead() * correction.ahead());
     }
 
     /**

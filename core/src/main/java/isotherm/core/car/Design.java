@@ -82,7 +82,7 @@ public record Design(
                             loop.back(),
                             first.loop.plateHeads(),
                             first.loop.thermostat(),
-                            loop.extraVolume() + first.loop.extraVolume(),
+                            loop.extraVolume(),
                             first.loop.bypass(),
                             Optional.of(new UpstreamCore(first.core, first.airway, first.loop.feed(), first.efficacy))),
                     efficacy);

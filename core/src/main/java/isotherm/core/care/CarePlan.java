@@ -23,6 +23,7 @@ public final class CarePlan {
     private CarePlan() {}
 
     /**
+     * @param cooled whether oil goes to an air cooler: without one there are no hoses, fins and takeoff to look after
      * @param oilAtChange oil at each change, the cooler's share included, m³
      * @param coolersShare the cooler's share of it, m³
      * @param hoseYears years that the hoses last; empty when it is not known which they are
@@ -31,6 +32,7 @@ public final class CarePlan {
      * @return the tasks, in the order in which they first come
      */
     public static List<Task> tasks(
+            boolean cooled,
             double oilAtChange,
             double coolersShare,
             Optional<Integer> hoseYears,
@@ -48,11 +50,13 @@ public final class CarePlan {
                 true,
                 Optional.empty(),
                 Task.Kind.JOINTS_AGAIN.say("what").with("distance", Measure.TRAVEL, FIRST_LOOK)));
-        tasks.add(task(
-                Task.Kind.CENTRE_BOLT,
-                List.of(Task.Happening.FILTER_CHANGE),
-                Optional.empty(),
-                OptionalDouble.empty()));
+        if (cooled) {
+            tasks.add(task(
+                    Task.Kind.CENTRE_BOLT,
+                    List.of(Task.Happening.FILTER_CHANGE),
+                    Optional.empty(),
+                    OptionalDouble.empty()));
+        }
         if (!retorqued.isEmpty()) {
             tasks.add(new Task(
                     Task.Kind.RETORQUE,
@@ -73,10 +77,15 @@ public final class CarePlan {
                 Optional.of(Task.Happening.FILTER_CHANGE),
                 Task.Kind.OIL
                         .say("what")
+                        .choose("cooled", cooled)
                         .with("all", Measure.VOLUME, oilAtChange)
                         .with("cooler", Measure.VOLUME, coolersShare)));
-        tasks.add(task(Task.Kind.CHAFE, List.of(Task.Happening.HARD_DAY), Optional.of(YEAR), OptionalDouble.of(LOOK)));
-        tasks.add(task(Task.Kind.FINS, List.of(Task.Happening.HARD_DAY), Optional.of(YEAR), OptionalDouble.of(LOOK)));
+        if (cooled) {
+            tasks.add(task(
+                    Task.Kind.CHAFE, List.of(Task.Happening.HARD_DAY), Optional.of(YEAR), OptionalDouble.of(LOOK)));
+            tasks.add(
+                    task(Task.Kind.FINS, List.of(Task.Happening.HARD_DAY), Optional.of(YEAR), OptionalDouble.of(LOOK)));
+        }
         hoseYears.ifPresent(years -> tasks.add(
                 task(Task.Kind.HOSES, List.of(), Optional.of(Period.ofYears(years)), OptionalDouble.empty())));
         if (accessories.contains(Accessory.Kind.BYPASS_FILTER)) {

@@ -1,5 +1,6 @@
 package isotherm.core.plumb;
 
+import isotherm.core.car.Work;
 import isotherm.core.hydraulics.Hose;
 import isotherm.core.line.FittingChain;
 import isotherm.core.line.Line;
@@ -211,16 +212,19 @@ public record Plumbing(
 
     /** @return every joint in the order of the oil's way: takeoff, feed, core, return */
     public List<MadeJoint> made() {
+        return made(Work.WHOLE);
+    }
+
+    /**
+     * @param work what is built
+     * @return joints that are opened and made for it, in the order of the oil's way: what stays is not touched
+     */
+    public List<MadeJoint> made(Work work) {
         return lines().stream()
                 .filter(l -> l.fromEnd().isPresent() && l.toEnd().isPresent())
                 .flatMap(l -> Stream.concat(
-                        MadeJoint.atFirst(l, circuit.practice()).stream(),
-                        MadeJoint.atLast(l, circuit.practice()).stream()))
+                        work.hoses() ? MadeJoint.atFirst(l, circuit.practice()).stream() : Stream.empty(),
+                        work.coreJoints() ? MadeJoint.atLast(l, circuit.practice()).stream() : Stream.empty()))
                 .toList();
-    }
-
-    /** @return the two ends that meet in each of them */
-    public List<FittingChain.Pair> joints() {
-        return made().stream().map(MadeJoint::pair).toList();
     }
 }

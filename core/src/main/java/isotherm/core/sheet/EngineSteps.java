@@ -9,7 +9,6 @@ import isotherm.core.message.Measure;
 import isotherm.core.parts.Accessory;
 import isotherm.core.parts.MakersFigure;
 import isotherm.core.parts.Tightening;
-import isotherm.core.plumb.Plumbing;
 import isotherm.core.simulate.PressureCheck;
 import java.util.List;
 import java.util.Optional;
@@ -229,7 +228,7 @@ final class EngineSteps {
     /** Joints whose makers want them tightened again once they have been hot, each with its figure. */
     private void retorqued() {
         int n = 1;
-        for (MadeJoint j : job.plumbing().map(Plumbing::made).orElse(List.of())) {
+        for (MadeJoint j : job.plumbing().map(p -> p.made(job.work())).orElse(List.of())) {
             Tightening t = j.tightening();
             if (t.retorque() != MakersFigure.Retorque.COLD_AFTER_FIRST_HEAT
                     && t.retorque() != MakersFigure.Retorque.COLD_AFTER_FIRST_DRIVE) {
@@ -255,9 +254,7 @@ final class EngineSteps {
         step(Stage.SECOND_CHECK, "second-joints", StepText.SECOND_JOINTS)
                 .behind(Gate.DRIVE)
                 .add();
-        if (job.work().coreJoints()) {
-            retorqued();
-        }
+        retorqued();
         if (job.coolant()) {
             step(Stage.SECOND_CHECK, "second-coolant", StepText.SECOND_COOLANT)
                     .reading(StepWriter.anything(SheetFigure.COOLANT_POURED, Measure.VOLUME))

@@ -39,11 +39,6 @@ public enum LeakKind implements MessageTopic {
         };
     }
 
-    /** @return whether a seal of its own is renewed: a cone, a hose and a core have none */
-    public boolean sealed() {
-        return this == GASKET || this == O_RING || this == WASHER || this == TAPER || this == OTHER;
-    }
-
     @Override
     public String chapter() {
         return "leakKind";

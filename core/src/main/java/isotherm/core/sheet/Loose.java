@@ -19,11 +19,6 @@ public record Loose(Entry off, String mark, Optional<Entry> back, List<Entry> no
         notes = List.copyOf(notes);
     }
 
-    /** @return whether it holds something else that came off */
-    public boolean holds() {
-        return !off.on().isEmpty();
-    }
-
     /**
      * What it is, as far as somebody said so.
      *

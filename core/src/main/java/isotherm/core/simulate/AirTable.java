@@ -100,6 +100,18 @@ final class AirTable {
         return laid;
     }
 
+    /**
+     * @param air values of all cells, without and with the core's own fan, then the same with the radiator's
+     * @param own 1 with the core's own fan, 0 without
+     * @param assist how far the radiator's fan helps, 0 to 1
+     * @param index which value
+     * @return the value with that much of the radiator's fan
+     */
+    static double blend(double[][] air, int own, double assist, int index) {
+        double off = air[own][index];
+        return assist == 0 ? off : off + assist * (air[own + 2][index] - off);
+    }
+
     /** Values of all cells for one state of the fans. */
     double[] cells(boolean ownFan, boolean radiatorFan) {
         return cells[(ownFan ? 1 : 0) + (radiatorFan ? 2 : 0)];

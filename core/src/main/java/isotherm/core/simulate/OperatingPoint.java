@@ -113,7 +113,9 @@ public record OperatingPoint(int cell, Optional<CoreMoment> core, OilCircuit.Poi
         }
         double oilK = c.loop()
                 .upstream()
-                .map(u -> afterUpstream(u, radiator, weather, s, cell, oil, oilFlow))
+                .map(u -> core(car, radiator, weather, alone(u), new CoreModel(u.core()), s, cell, oil, oilFlow)
+                        .rating()
+                        .oilOutK())
                 .orElse(s.oil()[cell]);
         return new CoreMoment(
                 model.rate(
@@ -129,24 +131,9 @@ public record OperatingPoint(int cell, Optional<CoreMoment> core, OilCircuit.Poi
                 airInK);
     }
 
-    /** Oil as a core upstream leaves it, K. */
-    private static double afterUpstream(
-            UpstreamCore u, Radiator radiator, Weather weather, Session s, int cell, Oil oil, double oilFlow) {
-        CoreModel model = new CoreModel(u.core());
-        AirNetwork network =
-                new AirNetwork(u.airway(), model, Optional.of(radiator), weather.ambientK(), weather.pressure());
-        AirFlow air = network.at(
-                s.demand().speed()[cell], s.fan()[cell], s.coolant()[cell] > SessionEquations.RADIATOR_FAN_FROM);
-        double oilK = s.oil()[cell];
-        return model.rate(
-                        oil,
-                        oilFlow * oil.density(oilK),
-                        oilK,
-                        air.coreMassFlow(),
-                        weather.ambientK() + u.airway().warmedAhead(air.coreMassFlow() * Air.SPECIFIC_HEAT),
-                        weather.pressure(),
-                        network.openShare(),
-                        u.efficacy())
-                .oilOutK();
+    /** A core upstream as a cooler: its loop counts in the circuit that it stands in. */
+    private static Design.Cooler alone(UpstreamCore u) {
+        return new Design.Cooler(
+                u.core(), u.airway(), new CoolerLoop(u.feed(), u.feed(), 0, Optional.empty(), 0), u.efficacy());
     }
 }

@@ -51,6 +51,9 @@ public final class SessionEquations {
     public static final double RADIATOR_FAN_FROM = Units.ZERO_CELSIUS + 95;
 
     private static final double RADIATOR_FAN_SPAN = 5;
+    /** Specific heat of a core's aluminium, J/(kg·K). */
+    static final double METAL = 900;
+
     private final DemandTrace demand;
     private final double ambientK;
     private final OilTable oil;
@@ -130,10 +133,10 @@ public final class SessionEquations {
         this.returnMass =
                 fitted.map(c -> c.loop().volume(core.get()) * fluid.density15()).orElse(1.0);
         this.upstream = fitted.flatMap(c -> c.loop().upstream())
-                .map(u -> new UpstreamCooling(
-                        u, fluid, oil, demand.speed(), Optional.of(car.radiator(design)), ambientK, pascal))
+                .map(u -> new UpstreamCooling(u, fluid, oil, demand.speed(), car.radiator(design), ambientK, pascal))
                 .orElse(null);
-        this.returnMetal = core.map(c -> c.core().mass() * 900).orElse(0.0) + (upstream == null ? 0 : upstream.metal());
+        this.returnMetal =
+                core.map(c -> c.core().mass() * METAL).orElse(0.0) + (upstream == null ? 0 : upstream.metal());
         AirTable table = new AirTable(
                 demand.speed(),
                 fitted.flatMap(c -> c.airway().fan()).isPresent(),
@@ -260,16 +263,16 @@ public final class SessionEquations {
         double assist = Math.max(0, Math.min(1, (coolantK - RADIATOR_FAN_FROM) / RADIATOR_FAN_SPAN));
         int own = fanOn ? 1 : 0;
         int at = cell * AirTable.VALUES;
-        double coveredK = blend(own, assist, at + AirTable.COVERED);
-        double openK = blend(own, assist, at + AirTable.OPEN);
+        double coveredK = AirTable.blend(air, own, assist, at + AirTable.COVERED);
+        double openK = AirTable.blend(air, own, assist, at + AirTable.OPEN);
         double valve = coolant.valve(coolantK);
 
         double cooling = 0;
         double carried = 0;
         double radiatorInK = ambientK;
         if (cooler != null) {
-            double airRate = blend(own, assist, at + AirTable.CORE_RATE);
-            double conductance = blend(own, assist, at + AirTable.CORE_CONDUCTANCE);
+            double airRate = AirTable.blend(air, own, assist, at + AirTable.CORE_RATE);
+            double conductance = AirTable.blend(air, own, assist, at + AirTable.CORE_CONDUCTANCE);
             double airInK = ambientK + (airway == null ? 0 : airway.warmedAhead(airRate));
             radiatorInK = airInK;
             if (stream == Place.Stream.BEHIND_RADIATOR && airRate > 0) {
@@ -321,11 +324,6 @@ public final class SessionEquations {
         dy[HEAT_BLOCK] = fromBlock;
         dy[HEAT_FACTORY] = fromFactory;
         dy[HEAT_COOLER] = cooling;
-    }
-
-    private double blend(int own, double assist, int index) {
-        double off = air[own][index];
-        return assist == 0 ? off : off + assist * (air[own + 2][index] - off);
     }
 
     /**

@@ -14,8 +14,6 @@ import java.util.Optional;
  * leaves it. What it gives to a radiator behind it is left out, as the radiator was measured with it.
  */
 final class UpstreamCooling {
-    private static final double METAL = 900;
-
     private final CoolerTable table;
     private final Airway airway;
     private final double metal;
@@ -26,22 +24,16 @@ final class UpstreamCooling {
             Oil fluid,
             OilTable oil,
             double[] speed,
-            Optional<Radiator> radiator,
+            Radiator radiator,
             double ambientK,
             double pascal) {
         CoreModel model = new CoreModel(core.core());
-        AirNetwork network = new AirNetwork(core.airway(), model, radiator, ambientK, pascal);
+        AirNetwork network = new AirNetwork(core.airway(), model, Optional.of(radiator), ambientK, pascal);
         table = new CoolerTable(model, fluid, oil, network.openShare(), core.efficacy());
         airway = core.airway();
-        metal = core.core().mass() * METAL;
+        metal = core.core().mass() * SessionEquations.METAL;
         AirTable solved = new AirTable(
-                speed,
-                airway.fan().isPresent(),
-                Optional.of(network),
-                Optional.of(model),
-                radiator.orElseThrow(),
-                ambientK,
-                pascal);
+                speed, airway.fan().isPresent(), Optional.of(network), Optional.of(model), radiator, ambientK, pascal);
         for (int fans = 0; fans < 4; fans++) {
             air[fans] = solved.cells((fans & 1) != 0, (fans & 2) != 0);
         }
@@ -66,17 +58,12 @@ final class UpstreamCooling {
     double heat(
             int cell, int fans, double assist, double mass, double inK, double outK, double ambientK, double radiated) {
         int at = cell * AirTable.VALUES;
-        double rate = blend(fans, assist, at + AirTable.CORE_RATE);
-        double conductance = blend(fans, assist, at + AirTable.CORE_CONDUCTANCE);
+        double rate = AirTable.blend(air, fans, assist, at + AirTable.CORE_RATE);
+        double conductance = AirTable.blend(air, fans, assist, at + AirTable.CORE_CONDUCTANCE);
         double airInK = ambientK + airway.warmedAhead(rate);
         if (airway.place().stream() == Place.Stream.BEHIND_RADIATOR && rate > 0) {
-            airInK += radiated * blend(fans, assist, at + AirTable.COVERED) / rate;
+            airInK += radiated * AirTable.blend(air, fans, assist, at + AirTable.COVERED) / rate;
         }
         return table.heat(mass, inK, outK, rate, conductance, airInK);
-    }
-
-    private double blend(int own, double assist, int index) {
-        double off = air[own][index];
-        return assist == 0 ? off : off + assist * (air[own + 2][index] - off);
     }
 }

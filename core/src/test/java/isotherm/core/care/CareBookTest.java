@@ -49,7 +49,7 @@ class CareBookTest {
 
     private CareBook book() {
         return new CareBook(
-                CarePlan.tasks(6.3e-3, 0.8e-3, Optional.of(6), List.of(), Set.of()),
+                CarePlan.tasks(true, 6.3e-3, 0.8e-3, Optional.of(6), List.of(), Set.of()),
                 BUILT,
                 OptionalDouble.of(START),
                 entries);
@@ -205,7 +205,7 @@ class CareBookTest {
     @Test
     void whatCanBeWrittenIsNotRefused() {
         OptionalDouble none = OptionalDouble.empty();
-        for (Task t : CarePlan.tasks(6e-3, 1e-3, Optional.of(4), List.of(), Set.of())) {
+        for (Task t : CarePlan.tasks(true, 6e-3, 1e-3, Optional.of(4), List.of(), Set.of())) {
             assertThat(refusal(CareEntry.Kind.DONE, t.id(), none, ""))
                     .as(t.id())
                     .isEmpty();
@@ -271,7 +271,7 @@ class CareBookTest {
     @Test
     void withoutAnOdometerDistanceIsNotGuessed() {
         CareBook blind = new CareBook(
-                CarePlan.tasks(6e-3, 1e-3, Optional.empty(), List.of(), Set.of()),
+                CarePlan.tasks(true, 6e-3, 1e-3, Optional.empty(), List.of(), Set.of()),
                 BUILT,
                 OptionalDouble.empty(),
                 List.of());
@@ -291,10 +291,10 @@ class CareBookTest {
 
     @Test
     void jointsWhoseMakersWantItAreTightenedAtEachChangeOfTheOil() {
-        assertThat(CarePlan.tasks(6e-3, 1e-3, Optional.of(4), List.of(), Set.of()))
+        assertThat(CarePlan.tasks(true, 6e-3, 1e-3, Optional.of(4), List.of(), Set.of()))
                 .extracting(Task::kind)
                 .doesNotContain(Task.Kind.RETORQUE);
-        assertThat(CarePlan.tasks(6e-3, 1e-3, Optional.of(4), List.of("takeoff and hose end"), Set.of()))
+        assertThat(CarePlan.tasks(true, 6e-3, 1e-3, Optional.of(4), List.of("takeoff and hose end"), Set.of()))
                 .filteredOn(t -> t.kind() == Task.Kind.RETORQUE)
                 .singleElement()
                 .satisfies(t -> {
@@ -395,11 +395,18 @@ class CareBookTest {
 
     @Test
     void whatIsInTheLoopBringsItsTasks() {
-        assertThat(CarePlan.tasks(6e-3, 1e-3, Optional.empty(), List.of(), Set.of(Accessory.Kind.values())))
+        assertThat(CarePlan.tasks(true, 6e-3, 1e-3, Optional.empty(), List.of(), Set.of(Accessory.Kind.values())))
                 .extracting(Task::id)
                 .contains("bypass-element", "accumulator");
-        assertThat(CarePlan.tasks(6e-3, 1e-3, Optional.empty(), List.of(), Set.of()))
+        assertThat(CarePlan.tasks(true, 6e-3, 1e-3, Optional.empty(), List.of(), Set.of()))
                 .extracting(Task::id)
                 .doesNotContain("bypass-element", "accumulator");
+    }
+
+    @Test
+    void withoutAnAirCoolerThereAreNoHosesFinsAndTakeoffToLookAfter() {
+        assertThat(CarePlan.tasks(false, 6e-3, 0, Optional.empty(), List.of(), Set.of()))
+                .extracting(Task::kind)
+                .containsExactly(Task.Kind.JOINTS, Task.Kind.JOINTS_AGAIN, Task.Kind.OIL);
     }
 }

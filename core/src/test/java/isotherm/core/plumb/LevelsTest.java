@@ -59,7 +59,7 @@ class LevelsTest {
                     .isCloseTo(bay.lines().get(i).elbows90(), within(1e-9));
             assertThat(wire.hose(wire.lines().get(i)).orElseThrow().length()).isCloseTo(one.centreLine(), within(1e-9));
         }
-        assertThat(wire.joints()).isEqualTo(bay.joints());
+        assertThat(wire.made()).isEqualTo(bay.made());
         assertThat(wire.hoseToBuy()).isEqualTo(bay.hoseToBuy());
         assertThat(wire.heads()).isCloseTo(bay.heads(), within(1e-9));
         assertThat(wire.mass()).isCloseTo(bay.mass(), within(1e-9));

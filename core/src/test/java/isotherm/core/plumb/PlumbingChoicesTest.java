@@ -18,6 +18,7 @@ import isotherm.core.car.Work;
 import isotherm.core.exchanger.Ports;
 import isotherm.core.line.FittingChain;
 import isotherm.core.line.Line;
+import isotherm.core.line.MadeJoint;
 import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
 import isotherm.core.message.Value;
@@ -84,7 +85,7 @@ class PlumbingChoicesTest {
         assertThat(bought(p, consumable.say("what").name("size", size)))
                 .as(joint.name())
                 .isGreaterThanOrEqualTo(2);
-        assertThat(p.joints()).allMatch(FittingChain.Pair::tight);
+        assertThat(p.made()).extracting(MadeJoint::pair).allMatch(FittingChain.Pair::tight);
     }
 
     @Test

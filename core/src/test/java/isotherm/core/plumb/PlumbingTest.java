@@ -22,6 +22,7 @@ import isotherm.core.line.CorePorts;
 import isotherm.core.line.CutList;
 import isotherm.core.line.FittingChain;
 import isotherm.core.line.Line;
+import isotherm.core.line.MadeJoint;
 import isotherm.core.message.Measure;
 import isotherm.core.message.Value;
 import isotherm.core.parts.Accessory;
@@ -61,7 +62,7 @@ class PlumbingTest {
                 .min()
                 .orElseThrow();
         assertThat(nearest).isGreaterThan(p.hose().outside() + Surroundings.SEPARATOR - 1e-3);
-        assertThat(p.joints()).isNotEmpty().allMatch(FittingChain.Pair::tight);
+        assertThat(p.made()).extracting(MadeJoint::pair).isNotEmpty().allMatch(FittingChain.Pair::tight);
     }
 
     private static boolean is(BillLine line, BillItem item) {

@@ -270,7 +270,6 @@ class ProgressTest {
         Entry tray = off("undertray", "");
         Entry clips = off("clips", bumper.id().toString());
         assertThat(progress().off()).extracting(Loose::mark).containsExactly("B", "A", "A2", "A1");
-        assertThat(progress().off().get(2).holds()).isTrue();
         assertThat(progress().freeMarks()).startsWith("C", "D").endsWith("AB").hasSize(26);
         assertThat(refusal(Entry.Kind.BACK_ON, bolts.id().toString(), ""))
                 .hasValueSatisfying(w -> assertThat(w.toString()).contains("HELD_STILL_OFF", "bumper"));

@@ -143,7 +143,7 @@ class RunSheetTest {
         assertThat(sheet.steps().stream()
                         .filter(s -> s.id().matches("line-(feed|return)-(first|last)-\\d"))
                         .count())
-                .isEqualTo(plan.joints().size());
+                .isEqualTo(plan.made().size());
         assertThat(sheet.steps())
                 .filteredOn(s -> s.what().toString().contains("flare"))
                 .isNotEmpty()

@@ -36,11 +36,20 @@ class WorkTest {
             Plumbings.plan(CORE, Plumbings.choice(HoseType.Family.BRAIDED_RUBBER, List.of()));
 
     private static RunSheet sheet(Work work, boolean coolantOpened) {
+        boolean exchanger = work == Work.EXCHANGER;
+        return sheet(
+                work,
+                exchanger ? Design.NO_COOLER.withFactoryExchanger(false) : DESIGN,
+                exchanger ? Optional.empty() : Optional.of(PLAN),
+                coolantOpened);
+    }
+
+    private static RunSheet sheet(Work work, Design design, Optional<Plumbing> plan, boolean coolantOpened) {
         return RunSheet.of(new Job(
                 CAR,
-                work == Work.EXCHANGER ? Design.NO_COOLER.withFactoryExchanger(false) : DESIGN,
+                design,
                 Optional.empty(),
-                work == Work.EXCHANGER ? Optional.empty() : Optional.of(PLAN),
+                plan,
                 false,
                 SheetWork.NONE,
                 List.of(),
@@ -152,18 +161,7 @@ class WorkTest {
 
     @Test
     void withoutAPlanTheJointsAtTheCoreStandAllTheSame() {
-        RunSheet sheet = RunSheet.of(new Job(
-                CAR,
-                DESIGN,
-                Optional.empty(),
-                Optional.empty(),
-                false,
-                SheetWork.NONE,
-                List.of(),
-                Job.LEAST_CRANK,
-                Work.CORE,
-                Optional.empty(),
-                false));
+        RunSheet sheet = sheet(Work.CORE, DESIGN, Optional.empty(), false);
         assertThat(RunSheetTest.ids(sheet)).contains("line-feed-last", "line-return-last");
     }
 
@@ -171,18 +169,8 @@ class WorkTest {
     @EnumSource(OilThermostat.Site.class)
     void aThermostatIsChangedWhereItSits(OilThermostat.Site site) {
         OilThermostat t = DESIGN.cooler().orElseThrow().loop().thermostat().orElseThrow();
-        RunSheet sheet = RunSheet.of(new Job(
-                CAR,
-                DESIGN.withThermostat(Optional.of(new OilThermostat(t.opensK(), t.fullK(), t.leak(), site))),
-                Optional.empty(),
-                Optional.of(PLAN),
-                false,
-                SheetWork.NONE,
-                List.of(),
-                Job.LEAST_CRANK,
-                Work.THERMOSTAT,
-                Optional.empty(),
-                false));
+        Design other = DESIGN.withThermostat(Optional.of(new OilThermostat(t.opensK(), t.fullK(), t.leak(), site)));
+        RunSheet sheet = sheet(Work.THERMOSTAT, other, Optional.of(PLAN), false);
         Step swap = RunSheetTest.step(sheet, "thermostat-swap");
         assertThat(swap.what().values().get("site").toString()).contains(site.name());
         assertThat(RunSheetTest.ids(sheet).contains("takeoff-filter")).isEqualTo(site == OilThermostat.Site.PLATE);
@@ -206,18 +194,7 @@ class WorkTest {
     void onlyAnExchangerIsBuiltWithoutACooler() {
         for (Work w : Work.values()) {
             if (w != Work.EXCHANGER) {
-                assertThatThrownBy(() -> new Job(
-                                CAR,
-                                Design.NO_COOLER,
-                                Optional.empty(),
-                                Optional.empty(),
-                                false,
-                                SheetWork.NONE,
-                                List.of(),
-                                Job.LEAST_CRANK,
-                                w,
-                                Optional.empty(),
-                                false))
+                assertThatThrownBy(() -> sheet(w, Design.NO_COOLER, Optional.empty(), false))
                         .isInstanceOf(IllegalArgumentException.class);
             }
         }

@@ -23,6 +23,7 @@ import isotherm.server.garage.DesignDocument;
 import isotherm.server.garage.DutyDocument;
 import java.time.Instant;
 import java.time.format.DateTimeParseException;
+import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.UUID;
@@ -256,14 +257,17 @@ public final class BuildDocuments {
                         path + "/message", message.key(), "Only an alarm has a message here, one of the catalogue"));
             }
             if (item != null && kind != Entry.Kind.OFF) {
-                problems.add(Problem.of(path + "/item", null, "Only what came off is a thing"));
+                problems.add(Problem.of(
+                        path + "/item", null, "An item belongs to what came off: to an entry of kind OFF alone"));
             }
             if (leak != null && kind != Entry.Kind.LEAK) {
-                problems.add(Problem.of(path + "/leak", leak.name(), "Only a leak says how its joint seals"));
+                problems.add(Problem.of(
+                        path + "/leak", leak.name(), "How a joint seals belongs to an entry of kind LEAK alone"));
             }
             if (kind == Entry.Kind.LEAK_STEP
-                    && !List.of(LeakStep.values()).toString().contains(String.valueOf(text))) {
-                problems.add(Problem.of(path + "/text", text, "One of " + List.of(LeakStep.values()) + " is expected"));
+                    && Arrays.stream(LeakStep.values()).noneMatch(s -> s.name().equals(text))) {
+                problems.add(Problem.of(
+                        path + "/text", text, "One of " + Arrays.toString(LeakStep.values()) + " is expected here"));
             }
         }
     }

@@ -107,12 +107,11 @@ public final class Builds {
     }
 
     private static BillDocument written(BillLine b) {
-        double perUnit = b.soldBy().map(m -> m.metric().toSi(1)).orElse(1.0);
         return new BillDocument(
                 b.group(),
                 words(b.what()),
                 b.number(),
-                rounded(b.quantity() / perUnit),
+                rounded(b.sold()),
                 b.soldBy().orElse(null));
     }
 

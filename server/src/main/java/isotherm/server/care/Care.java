@@ -1,8 +1,10 @@
 package isotherm.server.care;
 
 import isotherm.core.car.Car;
+import isotherm.core.car.Design;
 import isotherm.core.care.CareBook;
 import isotherm.core.care.CareEntry;
+import isotherm.core.care.CareFigure;
 import isotherm.core.care.CarePlan;
 import isotherm.core.care.Task;
 import isotherm.core.care.Trend;
@@ -17,6 +19,7 @@ import isotherm.server.care.CareDocuments.CareFigureDocument;
 import isotherm.server.care.CareDocuments.CareTask;
 import isotherm.server.care.CareDocuments.CareView;
 import isotherm.server.care.CareDocuments.IntervalDocument;
+import isotherm.server.care.CareDocuments.ReadableFigure;
 import isotherm.server.care.CareDocuments.TrendDocument;
 import isotherm.server.care.CareDocuments.TrendPoint;
 import isotherm.server.care.CareDocuments.WrittenEntry;
@@ -28,6 +31,7 @@ import isotherm.server.plumbing.Choices;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -68,9 +72,8 @@ public final class Care {
 
     private static List<Task> tasks(BuildDocument build, Parts parts) {
         Car car = build.car().toCore();
-        double share = PressureCheck.of(
-                        car, build.design().toCore(build.car()), car.limits().limitK())
-                .loopVolume();
+        Design design = build.design().toCore(build.car());
+        double share = PressureCheck.of(car, design, car.limits().limitK()).loopVolume();
         Optional<Integer> years = Optional.ofNullable(build.design().plumbing())
                 .flatMap(p -> parts.hoses().stream()
                         .filter(h -> h.number().equals(p.hose()))
@@ -87,7 +90,7 @@ public final class Care {
                 : build.design().plumbing().accessories().stream()
                         .map(PlumbingDocument.AccessoryDocument::kind)
                         .collect(Collectors.toSet());
-        return CarePlan.tasks(car.oilVolume() + share, share, years, again, accessories);
+        return CarePlan.tasks(design.cooler().isPresent(), car.oilVolume() + share, share, years, again, accessories);
     }
 
     /**
@@ -139,6 +142,7 @@ public final class Care {
                 build.map(b -> day(b).toString()).orElse(null),
                 odometer.isPresent() ? (Double) (odometer.getAsDouble() / 1e3) : null,
                 Rounding.round(book.oilHours(), 1),
+                Arrays.stream(CareFigure.values()).map(ReadableFigure::of).toList(),
                 car.map(c -> Trend.of(book, c.toCore().oil()).stream()
                                 .map(Care::trend)
                                 .toList())

@@ -6,12 +6,14 @@ import isotherm.core.care.CareFigure;
 import isotherm.core.care.Interval;
 import isotherm.core.care.Task;
 import isotherm.core.message.Measure;
+import isotherm.core.message.Unit;
 import isotherm.server.build.BuildDocuments;
 import isotherm.server.contract.Checked;
 import isotherm.server.contract.MessageDocument;
 import isotherm.server.contract.Missing;
 import isotherm.server.contract.Problem;
 import isotherm.server.contract.Quantity;
+import isotherm.server.contract.Rounding;
 import isotherm.server.contract.Text;
 import java.time.Period;
 import java.util.List;
@@ -57,7 +59,8 @@ public final class CareDocuments {
         public void check(String path, List<Problem> problems) {
             BuildDocuments.identified(id, at, path, problems);
             if (interval != null && kind != CareEntry.Kind.TASK) {
-                problems.add(Problem.of(path + "/interval", null, "Only a task has an interval"));
+                problems.add(
+                        Problem.of(path + "/interval", null, "An interval belongs to an entry of kind TASK alone"));
             }
         }
     }
@@ -114,6 +117,7 @@ public final class CareDocuments {
      * @param built day on which that was begun
      * @param odometerKm highest odometer that was read
      * @param oilHours hours at 100 °C that the oil took since it was changed
+     * @param figures figures that can be read, with what is believed of each
      * @param trends how figures that were read went over time
      * @param tasks the tasks, most urgent first
      * @param entries everything that was written, oldest day first
@@ -123,6 +127,7 @@ public final class CareDocuments {
             @Missing("nothing was built yet") String built,
             @Missing("not read") Double odometerKm,
             double oilHours,
+            List<ReadableFigure> figures,
             List<TrendDocument> trends,
             List<CareTask> tasks,
             List<WrittenEntry> entries) {}
@@ -154,6 +159,27 @@ public final class CareDocuments {
             IntervalDocument interval,
             @Missing("nobody set another") IntervalDocument usual,
             @Missing("the usual one") String whose) {}
+
+    /**
+     * A figure that can be read.
+     *
+     * @param figure which
+     * @param kind the kind of entry that it is read in
+     * @param measure what it measures
+     * @param least least that is believed, in the metric unit of its measure
+     * @param most greatest that is believed
+     */
+    public record ReadableFigure(CareFigure figure, CareEntry.Kind kind, Measure measure, double least, double most) {
+        static ReadableFigure of(CareFigure f) {
+            Unit metric = f.measure().metric();
+            return new ReadableFigure(
+                    f,
+                    f.kind(),
+                    f.measure(),
+                    Rounding.round(metric.of(f.least()), 3),
+                    Rounding.round(metric.of(f.most()), 3));
+        }
+    }
 
     /**
      * How a figure went over time.

@@ -248,19 +248,11 @@ public record DesignDocument(
     public DesignDocument changedTo(CarDocument car, Design changed) {
         Design was = toCore(car);
         boolean factory = cooler == null && was.cooler().isPresent();
-        DesignDocument next = factory && changed.cooler().equals(was.cooler())
-                // What the factory fitted is the car's, and does not become the design's by other oil.
-                ? of(name, changed.withCooler(Optional.empty())).keeping(plumbing, radiator, relocations, work)
-                : of(name, changed)
-                        .keeping(
-                                plumbing,
-                                radiator,
-                                relocations,
-                                factory && changed.cooler().isPresent()
-                                        ? Work.between(
-                                                was.cooler().get(),
-                                                changed.cooler().get())
-                                        : work);
+        // What the factory fitted is the car's, and does not become the design's by other oil.
+        boolean same = factory && changed.cooler().equals(was.cooler());
+        Optional<Design.Cooler> own = same ? Optional.empty() : changed.cooler();
+        DesignDocument next =
+                of(name, changed.withCooler(own)).keeping(plumbing, radiator, relocations, next(factory, was, own));
         if (cooler == null || cooler.placement() == null || next.cooler() == null) {
             return next;
         }
@@ -269,6 +261,14 @@ public record DesignDocument(
         boolean stays = next.cooler().place() == cooler.place();
         return next.placed(
                 stays ? (sealed ? drawn.sealed() : drawn) : null, drawn.toCore().plateHeads());
+    }
+
+    /** What is built of the design after a change: of a factory cooler what was changed, of no cooler nothing but an exchanger. */
+    private Work next(boolean factory, Design was, Optional<Design.Cooler> own) {
+        if (own.isEmpty()) {
+            return work == Work.EXCHANGER ? work : null;
+        }
+        return factory ? Work.between(was.cooler().orElseThrow(), own.get()) : work;
     }
 
     /** What plates of the drawing cost is reckoned from the drawing, and does not stand in the duct's figure as well. */

@@ -11,6 +11,7 @@ import isotherm.core.fit.DashReading;
 import isotherm.core.fluid.Oil;
 import isotherm.core.hydraulics.CoolerLoop;
 import isotherm.core.hydraulics.OilThermostat;
+import isotherm.core.sheet.Loose;
 import isotherm.server.contract.Checked;
 import isotherm.server.contract.DocumentReader;
 import isotherm.server.contract.Problem;
@@ -54,6 +55,7 @@ public record PresetsDocument(
      * @param panel a deflector
      * @param ends four ports
      * @param comesOff what usually comes off for a core
+     * @param fasteners what usually holds it, the commonest first
      * @param accessory something else in the loop
      * @param sender a sender
      * @param neighbours what stands beside filters
@@ -77,6 +79,7 @@ public record PresetsDocument(
             @Text("a deflector, to be put where its edges are") PanelDocument panel,
             @Text("four ports, to be put where the tape says") PlumbingDocument.EndsDocument ends,
             @Text(value = "what usually comes off for a core, in order", max = 20) List<String> comesOff,
+            @Text(value = "what usually holds it, the commonest first", max = 8) List<FastenerSizes> fasteners,
             @Text("something else in the loop") PlumbingDocument.AccessoryDocument accessory,
             @Text("a sender") PlumbingDocument.SenderDocument sender,
             @Text("what stands beside filters, nearest first") List<BayDocument.NeighbourDocument> neighbours,
@@ -102,6 +105,16 @@ public record PresetsDocument(
             }
         }
     }
+
+    /**
+     * Sizes in which a fastener is usually met.
+     *
+     * @param kind what it is
+     * @param sizes its sizes, the commonest first; none where it has no size
+     */
+    public record FastenerSizes(
+            @Text("what it is") Loose.Kind kind,
+            @Text(value = "its sizes, the commonest first", max = 12) List<String> sizes) {}
 
     /**
      * A duty to begin with.

@@ -7,7 +7,6 @@ import isotherm.core.bill.BillLine;
 import isotherm.core.bill.BillOfMaterials;
 import isotherm.core.bill.WorkBill;
 import isotherm.core.car.Design;
-import isotherm.core.car.Work;
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.exchanger.CoreModel;
 import isotherm.core.hydraulics.CoolerLoop;
@@ -194,12 +193,12 @@ public final class PlumbingSolver {
                 round(check.primeSeconds(), 1),
                 round(check.drainSeconds(), 1),
                 round(plan.mass(), 2),
-                loosePrice(plan, check.loopVolume()));
+                loosePrice(g, plan, check.loopVolume()));
     }
 
-    /** Price of the loop's own parts bought loose, with so much oil (m³). */
-    private static double loosePrice(Plumbing plan, double addedOil) {
-        BillOfMaterials bill = new BillOfMaterials(plan, Work.WHOLE);
+    /** Price of what is bought loose of the loop's own parts, with so much oil (m³). */
+    private static double loosePrice(PlumbingGround g, Plumbing plan, double addedOil) {
+        BillOfMaterials bill = new BillOfMaterials(plan, g.question().design().built());
         return round(bill.kitOrLoose(bill.lines(addedOil, 0)).loosePrice(), 2);
     }
 
@@ -219,7 +218,7 @@ public final class PlumbingSolver {
     private static Plumbed.Size size(PlumbingGround g, HoseType hose, boolean chosen, Plumbing plan) {
         Optional<Design> piped = piped(g, plan);
         boolean found = plan.lines().stream().allMatch(Line::found);
-        double price = loosePrice(plan, 0);
+        double price = loosePrice(g, plan, 0);
         if (piped.isEmpty()) {
             return new Plumbed.Size(
                     hose.dash(),
@@ -305,7 +304,7 @@ public final class PlumbingSolver {
                 b.group(),
                 MessageDocument.of(b.what()),
                 b.number(),
-                round(b.quantity() / perUnit, 2),
+                round(b.sold(), 2),
                 b.soldBy().orElse(null),
                 round(b.each() * perUnit, 2),
                 have.contains(b.key()));

@@ -31,6 +31,7 @@ class CareCalendarTest {
                 MessageDocument.of(kind.say("what")
                         .with("distance", Measure.TRAVEL, 500e3)
                         .with("all", Measure.VOLUME, 6.3e-3)
+                        .choose("cooled", true)
                         .with("cooler", Measure.VOLUME, 0.8e-3)),
                 MessageDocument.of(kind.say("why").with("step", Measure.TEMPERATURE_DIFFERENCE, 10)),
                 MessageDocument.of(kind.say("caution")),
@@ -47,7 +48,7 @@ class CareCalendarTest {
         String text = CareCalendar.of(
                 CAR,
                 "Corvid; the red one",
-                new CareView("Build", "2026-03-01", null, 0, List.of(), List.of(tasks), List.of()),
+                new CareView("Build", "2026-03-01", null, 0, List.of(), List.of(), List.of(tasks), List.of()),
                 TODAY,
                 new Speech(UnitChoice.IMPERIAL));
         assertThat(text).startsWith("BEGIN:VCALENDAR").contains("VERSION:2.0");

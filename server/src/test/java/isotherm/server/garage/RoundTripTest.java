@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import isotherm.core.airflow.Place;
 import isotherm.core.car.Design;
+import isotherm.core.car.Work;
 import isotherm.core.exchanger.Core;
+import isotherm.core.fluid.Oil;
 import isotherm.core.simulate.Simulator;
 import isotherm.server.contract.DocumentReader;
 import isotherm.server.contract.InvalidDocument;
@@ -13,12 +15,15 @@ import isotherm.server.contract.Problem;
 import isotherm.server.evidence.Channel;
 import isotherm.server.evidence.LogFormat;
 import isotherm.server.testing.Examples;
+import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Documents say the same after a way out and in, and after a way through the computation. */
 class RoundTripTest {
@@ -140,5 +145,50 @@ class RoundTripTest {
                 .isInstanceOfSatisfying(
                         InvalidDocument.class,
                         e -> assertThat(e.problems()).extracting(Problem::path).contains(parts[2]));
+    }
+
+    private static CaseDocument series(String work) {
+        ObjectNode asked = (ObjectNode) JSON.readTree(Examples.read("corvid"));
+        ObjectNode factory = ((ObjectNode) asked.at("/design/cooler")).deepCopy();
+        factory.remove("placement");
+        ((ObjectNode) asked.get("car"))
+                .set("factoryCooler", factory.put("rows", 7).put("extraVolumeL", 0.5));
+        ObjectNode design = (ObjectNode) asked.get("design");
+        if (work == null) {
+            design.remove(List.of("cooler", "plumbing"));
+        } else {
+            design.put("work", work);
+        }
+        return DocumentReader.read(asked.toString(), CaseDocument.class);
+    }
+
+    @Test
+    void otherOilLeavesTheFactoryCoolerTheCars() {
+        CaseDocument c = series(null);
+        Design was = c.design().toCore(c.car());
+        assertThat(was.cooler()).isPresent();
+        Oil other = Oil.grade("10W-60").orElseThrow();
+        DesignDocument oil = c.design().changedTo(c.car(), was.withOil(other));
+        assertThat(oil.cooler()).isNull();
+        assertThat(oil.oil().grade()).isEqualTo("10W-60");
+        assertThat(oil.toCore(c.car())).isEqualTo(was.withOil(other));
+        DesignDocument rows = c.design()
+                .changedTo(
+                        c.car(), was.withCore(was.cooler().orElseThrow().core().withRows(13)));
+        assertThat(rows.cooler().rows()).isEqualTo(13);
+        assertThat(rows.work()).isEqualTo(Work.CORE);
+    }
+
+    @Test
+    void aCoreInSeriesIsTheSameAfterAChangeAndStaysBehindTheFactorys() {
+        CaseDocument c = series("IN_SERIES");
+        Design was = c.design().toCore(c.car());
+        assertThat(was.cooler().orElseThrow().loop().upstream()).isPresent();
+        DesignDocument again = c.design().changedTo(c.car(), was);
+        assertThat(again.work()).isEqualTo(Work.IN_SERIES);
+        assertThat(again.toCore(c.car())).isEqualTo(was);
+        DesignDocument out = c.design().changedTo(c.car(), was.withCooler(Optional.empty()));
+        assertThat(out.cooler()).isNull();
+        assertThat(out.work()).as("nothing is built").isNull();
     }
 }
