@@ -7,6 +7,7 @@ import { createGlobalStyle } from 'styled-components';
 import { mayAskAgain } from './api/client';
 import { PreferencesProvider } from './preferences/preferences';
 import { Shell } from './app/Shell';
+import { Start } from './app/start/Start';
 import { PLACE } from './bench/useGo';
 
 const Global = createGlobalStyle`
@@ -24,6 +25,7 @@ const Global = createGlobalStyle`
 
 const router = createBrowserRouter([
   { path: '/', Component: Shell },
+  { path: '/start', Component: Start },
   { path: PLACE, Component: Shell },
 ]);
 
@@ -36,7 +38,7 @@ const queries = new QueryClient({
 });
 
 /** What a page is made of: asked for once more when the service worker begins to keep answers, so that it has them too. */
-const KEPT = ['settings', 'presets', 'classes', 'cars', 'car', 'builds', 'build', 'care', 'catalogue'];
+const KEPT = ['settings', 'presets', 'classes', 'demo', 'cars', 'car', 'builds', 'build', 'care', 'catalogue'];
 
 // Not there where a page is served without HTTPS from another machine.
 (navigator as { serviceWorker?: ServiceWorkerContainer }).serviceWorker?.addEventListener(

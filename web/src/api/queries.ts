@@ -16,6 +16,7 @@ export const queries = {
   settings: () => queryOptions({ queryKey: ['settings'], queryFn: () => read(api.GET('/api/settings')), ...still }),
   presets: () => queryOptions({ queryKey: ['presets'], queryFn: () => read(api.GET('/api/presets')), ...still }),
   classes: () => queryOptions({ queryKey: ['classes'], queryFn: () => read(api.GET('/api/classes')), ...still }),
+  demo: () => queryOptions({ queryKey: ['demo'], queryFn: () => read(api.GET('/api/demo')) }),
   cars: () => queryOptions({ queryKey: ['cars'], queryFn: () => read(api.GET('/api/cars')) }),
   car: (id: string) =>
     queryOptions({
@@ -73,6 +74,13 @@ export const queries = {
             signal,
           }),
         ),
+      ...drawn,
+    }),
+  firstCase: (body: Schemas['FromClass'] | undefined) =>
+    queryOptions({
+      queryKey: ['firstCase', body],
+      queryFn: body ? ({ signal }) => read(api.POST('/api/first-case', { body, signal })) : skipToken,
+      retry: 1,
       ...drawn,
     }),
   outcome: (body: CaseDocument) =>

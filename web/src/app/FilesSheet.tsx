@@ -72,7 +72,7 @@ export function FilesSheet(props: {
 }
 
 /** The whole garage as a file. */
-export function GarageFiles({ empty = false }: { empty?: boolean }) {
+export function GarageFiles({ empty = false, page = false }: { empty?: boolean; page?: boolean }) {
   const client = useQueryClient();
   const [sending, setSending] = useState(false);
   const [problem, setProblem] = useState<string>();
@@ -97,7 +97,7 @@ export function GarageFiles({ empty = false }: { empty?: boolean }) {
   };
   return (
     <section aria-label="The whole garage" style={{ display: 'flex', flexDirection: 'column', gap: 8 }}>
-      <Heading as="h3">The whole garage</Heading>
+      <Heading as={page ? 'h2' : 'h3'}>The whole garage</Heading>
       <Muted>
         Every car with its duties, designs, logs, builds and pictures, its care book, and the parts of your own: a zip
         of JSON and CSV that another Isotherm reads back. It comes in whole or not at all, and nothing that is here

@@ -8,7 +8,6 @@ import { CarThatCannotBeShown, CarWithout, SomeBroken, Told } from './Repairs';
 import { Actions, Button } from '../kit/kit';
 import { PHONE } from '../kit/narrow';
 import { FilesSheet } from './FilesSheet';
-import { NewCar } from './NewCar';
 import { usePreferences } from '../preferences/preferences';
 import { ThermalRule } from './Rule';
 import { UnitsSheet } from './UnitsSheet';
@@ -201,7 +200,7 @@ export function Shell() {
   }
   const first = cars.data.find((c) => !c.broken) ?? cars.data[0];
   if (!first) {
-    return <NewCar empty />;
+    return <Navigate to="/start" replace />;
   }
   if (!carId || !cars.data.some((c) => c.id === carId)) {
     return <Navigate to={`/cars/${first.id}/duty`} replace />;

@@ -1,13 +1,12 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { useParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { api, read, basedOn, create, type Schemas } from '../api/client';
 import { queries } from '../api/queries';
 import { Told } from './Repairs';
 import { Actions, AskName, AskSure, Button, Pick, Row } from '../kit/kit';
 import { PHONE } from '../kit/narrow';
-import { NewCar } from './NewCar';
 import { useBench } from '../bench/workbench';
 import { useGo } from '../bench/useGo';
 
@@ -50,7 +49,8 @@ export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
   const { carId, station } = useParams();
   const client = useQueryClient();
   const go = useGo();
-  const [asked, setAsked] = useState<'copy' | 'rename' | 'remove' | 'car' | 'removeCar'>();
+  const navigate = useNavigate();
+  const [asked, setAsked] = useState<'copy' | 'rename' | 'remove' | 'removeCar'>();
   const [failed, setFailed] = useState<string>();
   const close = () => setAsked(undefined);
   /** What is asked of the server and refused is said, not swallowed. */
@@ -95,6 +95,8 @@ export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
     client.setQueryData(queries.cars().queryKey, left);
     if (left[0]) {
       go({ car: left[0].id, station: 'duty' });
+    } else {
+      void navigate('/start');
     }
   };
   return (
@@ -105,7 +107,7 @@ export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
       <Actions
         label="More about this car"
         actions={[
-          { id: 'new', name: 'New car…', run: () => setAsked('car') },
+          { id: 'new', name: 'New car', run: () => void navigate('/start') },
           { id: 'remove', name: 'Remove this car…', run: () => setAsked('removeCar') },
         ]}
       />
@@ -184,7 +186,6 @@ export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
           onSure={removeCar}
         />
       )}
-      {asked === 'car' && <NewCar onClose={close} />}
     </Head>
   );
 }

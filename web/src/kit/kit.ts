@@ -2,6 +2,7 @@
 export { Actions } from './Actions';
 export { AskName, AskSure } from './Ask';
 export { Button, FileLink } from './Button';
+export { Choice } from './Choice';
 export { Fold } from './Fold';
 export { Pick } from './Pick';
 export { Progress } from './Progress';

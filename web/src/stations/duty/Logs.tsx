@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useLocation } from 'react-router';
 import { api, read, basedOn, create, send, type Schemas } from '../../api/client';
 import { queries } from '../../api/queries';
 import { usePreferences } from '../../preferences/preferences';
@@ -18,7 +19,9 @@ export function Logs() {
   const { view } = useBench();
   const client = useQueryClient();
   const go = useGo();
-  const [upload, setUpload] = useState<Schemas['UploadView']>();
+  // One that came with the car is looked at first.
+  const brought = useLocation().state as { upload?: Schemas['UploadView'] } | null;
+  const [upload, setUpload] = useState<Schemas['UploadView'] | undefined>(brought?.upload);
   const [sending, setSending] = useState(false);
   const [problem, setProblem] = useState<string>();
   const [shown, setShown] = useState<Schemas['LogView']>();

@@ -93,10 +93,15 @@ class DesignsTest extends Workshop {
         assertThat(button("Zoom in")).isVisible();
         clean("log");
         button("Close").click();
-        act("More about this car", "New car…");
+        act("More about this car", "New car");
+        answer("nearest", "Hot hatch");
+        answer("show today", "A temperature on the dash");
+        unfold("Figures that it starts from");
         assertThat(table("Figures of this class")).isVisible();
-        clean("new car");
-        button("Cancel").click();
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Measure next")))
+                .containsText("after it within");
+        clean("start");
+        button(Pattern.compile("^Back to")).click();
         button("Units").click();
         clean("units");
         button("Done").click();

@@ -84,11 +84,7 @@ class DutyTest extends Workshop {
     void anOwnOilIsEnteredByItsDataSheet() {
         // On a car of its own, since the oil belongs to the car.
         open(corvid);
-        act("More about this car", "New car…");
-        choose("Class", "Hot hatch, turbocharged");
-        page.getByLabel("Name of the car").last().fill("Oil test");
-        button("Add this car").click();
-        assertThat(button(Pattern.compile("Car$")).first()).containsText("Oil test");
+        newCar("Hot hatch, turbocharged", "Oil test");
         choose("Oil", "Own, by its data sheet");
         set("KV100", "10.5");
         toggle("By viscosity index");

@@ -127,11 +127,7 @@ class PlaceStationTest extends Workshop {
 
     @Test
     void aCarWithoutANoseStartsFromABody() {
-        act("More about this car", "New car…");
-        choose("Class", "Light roadster, naturally aspirated");
-        page.getByLabel("Name of the car").last().fill("Nose test");
-        button("Add this car").click();
-        assertThat(button(Pattern.compile("Car$")).first()).containsText("Nose test");
+        newCar("Light roadster, naturally aspirated", "Nose test");
         station("Core");
         button("Add a core").click();
         station("Place");

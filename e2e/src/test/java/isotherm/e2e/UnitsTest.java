@@ -99,7 +99,6 @@ class UnitsTest extends Workshop {
 
     private static final List<Dialog> DIALOGS = List.of(
             new Dialog("Duty", t -> t.button("Files").click()),
-            new Dialog("Duty", t -> t.act("More about this car", "New car…")),
             new Dialog(
                     "Duty",
                     t -> t.button(Pattern.compile("^Fit Skerry")).first().click()),

@@ -73,6 +73,23 @@ abstract class Workshop {
         network.send("Network.emulateNetworkConditions", slow);
     }
 
+    /** Answers a question whose answers are all in sight. */
+    void answer(String question, String option) {
+        page.getByRole(AriaRole.RADIOGROUP, new Page.GetByRoleOptions().setName(Pattern.compile(question)))
+                .locator("label")
+                .filter(new Locator.FilterOptions().setHasText(option))
+                .click();
+    }
+
+    /** A car of a class, by the first page. */
+    void newCar(String carClass, String name) {
+        act("More about this car", "New car");
+        answer("nearest", carClass);
+        page.getByLabel("Name of the car").fill(name);
+        button("Add this car").click();
+        assertThat(button(Pattern.compile("Car$")).first()).containsText(name);
+    }
+
     void station(String name) {
         page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Stations"))
                 .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(Pattern.compile(name)))

@@ -3,19 +3,20 @@ package isotherm.server.api;
 import isotherm.server.catalogue.CarClasses;
 import isotherm.server.contract.Attempt;
 import isotherm.server.contract.DocumentReader;
-import isotherm.server.contract.Problem;
 import isotherm.server.evidence.LogDocument;
 import isotherm.server.garage.CarClass;
 import isotherm.server.garage.CarDocument;
+import isotherm.server.garage.CaseDocument;
 import isotherm.server.garage.DesignDocument;
 import isotherm.server.garage.DutyDocument;
+import isotherm.server.jobs.Desk;
+import isotherm.server.session.FirstCase;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Kind;
 import isotherm.server.store.Stored;
 import java.util.List;
 import java.util.UUID;
 import java.util.function.BiFunction;
-import java.util.stream.Collectors;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -37,11 +38,13 @@ class GarageController {
     private final Garage garage;
     private final JsonMapper json;
     private final CarClasses classes;
+    private final Desk desk;
 
-    GarageController(Garage garage, JsonMapper json, CarClasses classes) {
+    GarageController(Garage garage, JsonMapper json, CarClasses classes, Desk desk) {
         this.garage = garage;
         this.json = json;
         this.classes = classes;
+        this.desk = desk;
     }
 
     @GetMapping("/classes")
@@ -49,21 +52,22 @@ class GarageController {
         return classes.all();
     }
 
-    /** A new car of a class, with that class's usual duty and a design of the car as it is. */
+    /** The same as a case, without storing anything: what can be said of the car already. */
+    @PostMapping("/first-case")
+    CaseDocument firstCase(@RequestBody CarClass.FromClass told, Desk.Asker asker) {
+        return desk.ask(asker, dropped -> FirstCase.of(told, classes.all()));
+    }
+
+    /** A new car of a class, with a duty of its use and a design of the car as it is. */
     @PostMapping("/cars/from-class")
     ResponseEntity<Views.CarView> fromClass(
             @RequestBody CarClass.FromClass wanted, @RequestHeader(name = Etags.KEY, required = false) UUID key) {
-        CarClass from = classes.find(wanted.classId())
-                .orElseThrow(() -> Problem.refused(
-                        "/classId",
-                        wanted.classId(),
-                        "This class is not known; known are "
-                                + classes.all().stream().map(CarClass::id).collect(Collectors.joining(", "))));
+        CaseDocument first = FirstCase.of(wanted, classes.all());
         Stored stored = garage.addCar(
                 Etags.identity(key),
-                Attempt.written(json, from.car().named(wanted.name())),
-                Attempt.written(json, from.duty()),
-                Attempt.written(json, new DesignDocument("As it is today", null, true, null, null)));
+                Attempt.written(json, first.car()),
+                Attempt.written(json, first.duty()),
+                Attempt.written(json, first.design()));
         return created(stored, car(stored.id()));
     }
 

@@ -5,7 +5,6 @@ import isotherm.server.garage.CarClass;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.StreamSupport;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
@@ -26,13 +25,5 @@ public class CarClasses {
     /** @return all classes */
     public List<CarClass> all() {
         return all;
-    }
-
-    /**
-     * @param id a class
-     * @return it, if there is one
-     */
-    public Optional<CarClass> find(String id) {
-        return all.stream().filter(c -> c.id().equals(id)).findFirst();
     }
 }

@@ -263,9 +263,40 @@ public record CarDocument(
      * @return the same car under that name
      */
     public CarDocument named(String newName) {
+        return with(newName, engine, fitted, readings);
+    }
+
+    /**
+     * @param kw maximum brake power, kW
+     * @return the same car with that power
+     */
+    public CarDocument withPower(double kw) {
+        EngineDocument other = new EngineDocument(
+                engine.aspiration(),
+                kw,
+                engine.plannedPowerKw(),
+                engine.displacementL(),
+                engine.maxRpm(),
+                engine.idleRpm(),
+                engine.pistonJets(),
+                engine.boostBar());
+        return with(name, other, fitted, readings);
+    }
+
+    /**
+     * @param read what was read on it by hand
+     * @param taught what that has taught; null when nothing yet
+     * @return the same car with both
+     */
+    public CarDocument withReadings(List<ReadingDocument> read, FittedDocument taught) {
+        return with(name, engine, taught, read);
+    }
+
+    private CarDocument with(
+            String newName, EngineDocument newEngine, FittedDocument taught, List<ReadingDocument> read) {
         return new CarDocument(
                 newName,
-                engine,
+                newEngine,
                 heat,
                 oil,
                 oilVolumeL,
@@ -277,10 +308,10 @@ public record CarDocument(
                 factoryExchangerWPerK,
                 sensor,
                 limits,
-                fitted,
+                taught,
                 nose,
                 bay,
-                readings,
+                read,
                 factoryCooler);
     }
 

@@ -7,6 +7,7 @@ import isotherm.core.duty.LogDuty;
 import isotherm.core.duty.SoakDuty;
 import isotherm.core.duty.TrackDuty;
 import isotherm.core.duty.Trailer;
+import isotherm.core.duty.Use;
 import isotherm.core.duty.Weather;
 import isotherm.core.fluid.Units;
 import isotherm.server.contract.Checked;
@@ -216,6 +217,22 @@ public record DutyDocument(
         if (column != null && column.size() != rows) {
             problems.add(Problem.of(path, null, "This column has " + column.size() + " rows, the times have " + rows));
         }
+    }
+
+    /** @return what a car with such a duty is mainly used for */
+    public Use use() {
+        if (climb != null) {
+            return climb.trailerKg() > 0 ? Use.TOW : Use.MOUNTAIN;
+        }
+        return track != null ? Use.TRACK : Use.ROAD;
+    }
+
+    /**
+     * @param airC air temperature, °C
+     * @return the same duty in that air
+     */
+    public DutyDocument withAir(double airC) {
+        return new DutyDocument(name, airC, altitudeM, track, climb, cruise, soak, log);
     }
 
     private static double[] values(List<Double> column, double factor) {

@@ -1,4 +1,4 @@
-package isotherm.server;
+package isotherm.server.demo;
 
 import isotherm.core.duty.Duty;
 import isotherm.core.duty.Weather;
@@ -16,28 +16,23 @@ import isotherm.server.store.Kind;
 import isotherm.server.store.LargeStore;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Loads the invented garage into an empty database; its logs come from the simulated logger, by recipe. */
+/** The invented garage; its logs come from the simulated logger, by recipe. */
 @Component
-@ConditionalOnProperty("isotherm.demo")
-class DemoGarage implements ApplicationRunner {
-    private static final Logger LOG = LoggerFactory.getLogger(DemoGarage.class);
-
+public class DemoGarage {
     /** What a log of the demo calls a design without a cooler. */
     private static final String BARE = "bare";
 
@@ -53,21 +48,60 @@ class DemoGarage implements ApplicationRunner {
         this.json = json;
     }
 
-    @Override
-    public void run(ApplicationArguments args) throws IOException {
-        if (!garage.cars().isEmpty()) {
-            return;
-        }
-        for (Resource file : new PathMatchingResourcePatternResolver().getResources("classpath:demo/*.json")) {
-            load(json.readTree(file.getContentAsString(StandardCharsets.UTF_8)));
-            LOG.info("Loaded {}", file.getFilename());
+    /** A car has the same identity in every garage, so that it is known again. */
+    private static UUID identity(Resource file) {
+        return UUID.nameUUIDFromBytes(("isotherm demo/" + file.getFilename()).getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static Resource[] files() throws IOException {
+        return new PathMatchingResourcePatternResolver().getResources("classpath:demo/*.json");
+    }
+
+    private boolean there(UUID car) {
+        return garage.cars().stream().anyMatch(c -> c.id().equals(car));
+    }
+
+    /** @return identities of those of its cars that are here */
+    public List<UUID> cars() {
+        try {
+            return Arrays.stream(files())
+                    .map(DemoGarage::identity)
+                    .filter(this::there)
+                    .toList();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
     }
 
-    private void load(JsonNode file) throws IOException {
+    /**
+     * Loads those of its cars that are not here.
+     *
+     * @return identities of all of its cars
+     */
+    public List<UUID> load() {
+        try {
+            for (Resource file : files()) {
+                if (!there(identity(file))) {
+                    load(identity(file), json.readTree(file.getContentAsString(StandardCharsets.UTF_8)));
+                }
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return cars();
+    }
+
+    /** Removes its cars with all that belongs to them; what else is in the garage stays. */
+    public void remove() {
+        for (UUID car : cars()) {
+            garage.remove(Kind.CAR, car, garage.get(Kind.CAR, car).version());
+        }
+    }
+
+    private void load(UUID carId, JsonNode file) throws IOException {
         String car = file.get("car").toString();
         CarDocument read = DocumentReader.read(car, CarDocument.class);
-        var stored = garage.addCar(UUID.randomUUID(), car);
+        var stored = garage.addCar(carId, car);
         for (JsonNode duty : file.get("duties")) {
             DocumentReader.read(duty.toString(), DutyDocument.class);
             garage.addPart(Kind.DUTY, UUID.randomUUID(), stored.id(), duty.toString());

@@ -1,0 +1,40 @@
+package isotherm.server.api;
+
+import isotherm.server.demo.DemoGarage;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The invented garage: loaded beside what is there, and removed again. */
+@RestController
+@RequestMapping("/api/demo")
+class DemoController {
+    private final DemoGarage demo;
+
+    DemoController(DemoGarage demo) {
+        this.demo = demo;
+    }
+
+    /** Its cars that are here. */
+    @GetMapping
+    List<UUID> cars() {
+        return demo.cars();
+    }
+
+    /** Loads those that are not; asked twice, they come once. */
+    @PostMapping
+    List<UUID> load() {
+        return demo.load();
+    }
+
+    @DeleteMapping
+    ResponseEntity<Void> remove() {
+        demo.remove();
+        return ResponseEntity.noContent().build();
+    }
+}
