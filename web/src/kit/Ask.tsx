@@ -20,9 +20,11 @@ export function AskName(props: {
   onName: (name: string) => void;
 }) {
   const [name, setName] = useState(props.value);
+  const [due, setDue] = useState(false);
   const longest = props.longest ?? 120;
   const wrong = name.trim() === '' || name.length > longest;
   const done = () => {
+    setDue(true);
     if (!wrong) {
       props.onName(name.trim());
       props.onClose();
@@ -31,16 +33,14 @@ export function AskName(props: {
   return (
     <Sheet title={props.title} onClose={props.onClose}>
       {props.text && <p style={{ margin: 0 }}>{props.text}</p>}
-      <TextField value={name} onChange={setName} isInvalid={wrong} autoFocus>
+      <TextField value={name} onChange={setName} isInvalid={due && wrong} autoFocus>
         <FieldLabel>{props.label}</FieldLabel>
         <Line autoComplete="off" onKeyDown={(e) => e.key === 'Enter' && done()} />
-        <Wrong>{wrong && `${props.label}: 1 to ${longest} characters are expected`}</Wrong>
+        <Wrong>{due && wrong && `${props.label}: 1 to ${longest} characters are expected`}</Wrong>
       </TextField>
       {props.children}
       <Row>
-        <Button onPress={done} isDisabled={wrong}>
-          {props.action}
-        </Button>
+        <Button onPress={done}>{props.action}</Button>
         <Button onPress={props.onClose}>Cancel</Button>
       </Row>
     </Sheet>

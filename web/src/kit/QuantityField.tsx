@@ -73,22 +73,26 @@ export function QuantityField(props: QuantityFieldProps) {
   const digits = props.digits ?? (quantity ? undefined : step < 0.1 ? 2 : step < 1 ? 1 : 0);
   const shown = value === undefined ? '' : formatNumber(value, quantity, choice, digits);
   const [draft, setDraft] = useState<string | undefined>(undefined);
+  // What is wrong is said when the field has been left or sent: half a number is no mistake yet.
+  const [due, setDue] = useState(false);
   const unit = quantity ? symbol(quantity, choice) : (suffix ?? '');
 
   const parsed = draft === undefined ? value : parseQuantity(draft.replace('−', '-'), quantity, choice);
   const inRange = parsed !== undefined && parsed >= min - 1e-9 && parsed <= max + 1e-9;
   const bounds = `${formatNumber(min, quantity, choice, digits)} to ${formatNumber(max, quantity, choice, digits)} ${unit}`;
   const wrong =
-    draft === undefined || inRange || (draft === '' && value === undefined)
+    !due || draft === undefined || inRange || (draft === '' && value === undefined)
       ? undefined
       : parsed === undefined
         ? `${label}: a number from ${bounds} is expected`
         : `${label}: ${draft.trim()} is outside ${bounds}`;
 
   const commit = () => {
+    setDue(true);
     if (draft !== undefined && parsed !== undefined && inRange) {
       onChange(parsed);
       setDraft(undefined);
+      setDue(false);
     }
   };
   const move = (direction: number) => {
@@ -96,6 +100,7 @@ export function QuantityField(props: QuantityFieldProps) {
     const moved = Math.round((from + direction * step) / step) * step;
     onChange(Math.max(min, Math.min(max, Number(moved.toFixed(6)))));
     setDraft(undefined);
+    setDue(false);
   };
   const keys = (e: KeyboardEvent) => {
     const moves: Record<string, number> = { ArrowUp: 1, ArrowDown: -1, PageUp: 5, PageDown: -5 };
@@ -107,6 +112,7 @@ export function QuantityField(props: QuantityFieldProps) {
       commit();
     } else if (e.key === 'Escape') {
       setDraft(undefined);
+      setDue(false);
     }
   };
 
