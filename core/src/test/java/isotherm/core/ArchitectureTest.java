@@ -40,7 +40,8 @@ class ArchitectureTest {
             "fit",
             "compare",
             "search",
-            "findings");
+            "findings",
+            "whatif");
 
     @ArchTest
     static void packagesKnowOnlyThoseToTheirLeft(JavaClasses classes) {

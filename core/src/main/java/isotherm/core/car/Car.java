@@ -228,13 +228,33 @@ public record Car(
      * @return the same car with it
      */
     public Car withGauge(GaugePoint newGauge) {
+        return lubricated(oilVolume, pump, newGauge);
+    }
+
+    /**
+     * @param volume oil in the engine, m³
+     * @return the same car with that much oil
+     */
+    public Car withOilVolume(double volume) {
+        return lubricated(volume, pump, gauge);
+    }
+
+    /**
+     * @param newPump another oil pump
+     * @return the same car with it
+     */
+    public Car withPump(OilPump newPump) {
+        return lubricated(oilVolume, newPump, gauge);
+    }
+
+    private Car lubricated(double volume, OilPump newPump, GaugePoint newGauge) {
         return new Car(
                 engine,
                 school,
                 oil,
-                oilVolume,
+                volume,
                 vehicle,
-                pump,
+                newPump,
                 newGauge,
                 losses,
                 coolant,

@@ -21,10 +21,12 @@ public record DutyTable(List<Row> rows) {
      * A design in one duty.
      *
      * @param peakK most likely peak of the oil, K
+     * @param lowK 10 % quantile of the peak, K
+     * @param highK 90 % quantile of the peak, K
      * @param oddsInBand odds that it stays under the top of its target, 0 to 1
      * @param oddsUnderLimit odds that it stays under the oil's limit, 0 to 1
      */
-    public record Cell(double peakK, double oddsInBand, double oddsUnderLimit) {}
+    public record Cell(double peakK, double lowK, double highK, double oddsInBand, double oddsUnderLimit) {}
 
     /**
      * A design in all duties.
@@ -60,6 +62,8 @@ public record DutyTable(List<Row> rows) {
         Outlook o = Outlook.of(car, duty, design, belief);
         return new Cell(
                 o.peakK(),
+                o.quantile(0.1),
+                o.quantile(0.9),
                 o.oddsUnder(car.limits().targetHighK()),
                 o.oddsUnder(car.limits().limitK()));
     }

@@ -105,6 +105,14 @@ public record Core(
     }
 
     /**
+     * @param newWidth finned width, m
+     * @return the same core with another width, its outside as usual for it
+     */
+    public Core withWidth(double newWidth) {
+        return new Core(construction, rows, newWidth, depth, passes, finish, ports, detail);
+    }
+
+    /**
      * @param newPasses 1 or 2
      * @return the same core with another number of passes
      */

@@ -115,8 +115,14 @@ public record Assessment(
     /**
      * The same duty with more power. On a circuit every demand grows with it (the car is driven flat out either way; that
      * it also gets more air is left out, on the safe side); a climb or cruise asks for what it asks for.
+     *
+     * @param car the car
+     * @param duty what it has to do
+     * @param design the design
+     * @param power brake power, W
+     * @return the session with that power
      */
-    static Session planned(Car car, Duty duty, Design design, double power) {
+    public static Session planned(Car car, Duty duty, Design design, double power) {
         Car tuned = car.withEngine(car.engine().withPower(power));
         DemandTrace demand = duty.demand(tuned.vehicle(), car.engine());
         if (duty instanceof TrackDuty || duty instanceof LogDuty) {
@@ -126,8 +132,13 @@ public record Assessment(
         return Simulator.run(tuned, demand, duty.weather(), design, start.oilK(), start.coolantK());
     }
 
-    /** A cold start into a cool day's road. */
-    static Session road(Car car, Duty duty, Design design) {
+    /**
+     * @param car the car
+     * @param duty the duty, for the height above sea level
+     * @param design the design
+     * @return a cold start into a cool day's road
+     */
+    public static Session road(Car car, Duty duty, Design design) {
         CruiseDuty cruise = new CruiseDuty(
                 ROAD_SPEED,
                 ROAD_DURATION,

@@ -13,8 +13,6 @@ import java.util.Optional;
 /** The gallery pressure falls under its floor. */
 final class LowPressure implements Rule {
     /** Bores of the usual hose sizes, m. */
-    private static final double[] BORES = {11.1e-3, 14.2e-3, 17.5e-3, 22.2e-3};
-
     @Override
     public List<Finding> judge(Context c) {
         return c.assessment().pressure().worst().stream()
@@ -52,7 +50,7 @@ final class LowPressure implements Rule {
     }
 
     private static Hose bored(Hose hose) {
-        for (double bore : BORES) {
+        for (double bore : Hose.BORES) {
             if (bore > hose.bore() * 1.02) {
                 return new Hose(bore, hose.length(), hose.elbows90());
             }

@@ -63,7 +63,7 @@ public final class Thresholds {
      * @param limits what the oil is held to
      * @return the thermostat that is recommended for it, opening at a whole number of °C
      */
-    static OilThermostat thermostat(Car.Limits limits) {
+    public static OilThermostat thermostat(Car.Limits limits) {
         return OilThermostat.opening(Units.kelvin(Math.floor(Units.celsius(limits.targetHighK()) - THERMOSTAT_OPENS)));
     }
 }

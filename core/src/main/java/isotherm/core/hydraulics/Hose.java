@@ -11,6 +11,9 @@ import isotherm.core.exchanger.TubeFlow;
  * @param elbows90 bends of 90°, two of 45° counting as one
  */
 public record Hose(double bore, double length, double elbows90) {
+    /** Bores of the sizes that are made, m: dash 6, 8, 10, 12 and 16. */
+    public static final double[] BORES = {8.7e-3, 11.1e-3, 14.2e-3, 17.5e-3, 22.2e-3};
+
     /** Roughness of a hose liner, m (default, smooth elastomer). */
     static final double ROUGHNESS = 5e-6;
     /** Hooper's K1 of a 90° elbow, and of a fitting's two steps in bore. */

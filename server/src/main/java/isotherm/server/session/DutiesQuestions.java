@@ -57,8 +57,10 @@ public final class DutiesQuestions {
      * A design in one duty.
      *
      * @param peakC most likely peak of the oil
+     * @param lowC 10 % quantile of the peak
+     * @param highC 90 % quantile of the peak
      * @param oddsInBand odds that it stays under the top of its target, 0 to 1
      * @param oddsUnderLimit odds that it stays under the oil's limit, 0 to 1
      */
-    public record DutyCell(double peakC, double oddsInBand, double oddsUnderLimit) {}
+    public record DutyCell(double peakC, double lowC, double highC, double oddsInBand, double oddsUnderLimit) {}
 }

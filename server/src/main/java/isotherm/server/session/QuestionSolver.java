@@ -136,6 +136,8 @@ public final class QuestionSolver {
                                 r.cells().stream()
                                         .map(c -> new DutiesQuestions.DutyCell(
                                                 celsius(c.peakK()),
+                                                celsius(c.lowK()),
+                                                celsius(c.highK()),
                                                 round(c.oddsInBand(), 3),
                                                 round(c.oddsUnderLimit(), 3)))
                                         .toList(),
