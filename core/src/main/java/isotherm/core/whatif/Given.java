@@ -9,6 +9,8 @@ import isotherm.core.exchanger.Core;
 import isotherm.core.findings.Finding;
 import isotherm.core.hydraulics.Hose;
 import isotherm.core.hydraulics.OilPump;
+import isotherm.core.message.Measure;
+import isotherm.core.message.Message;
 import isotherm.core.message.MessageTopic;
 import isotherm.core.simulate.Factor;
 import java.util.List;
@@ -52,6 +54,10 @@ public enum Given implements MessageTopic {
     HOSE_LENGTH(Finding.Station.PLUMB);
 
     private static final double STEP = 1.1;
+    /** Of the air and of a thermostat, K. */
+    private static final double DEGREES = 5;
+    /** Of each hose, m. */
+    private static final double MORE_HOSE = 0.5;
 
     private final Finding.Station station;
 
@@ -74,12 +80,21 @@ public enum Given implements MessageTopic {
         return station;
     }
 
+    /** @return the step, in words */
+    public Message step() {
+        return switch (this) {
+            case AIR, THERMOSTAT -> say("step").with("by", Measure.TEMPERATURE_DIFFERENCE, DEGREES);
+            case HOSE_LENGTH -> say("step").with("by", Measure.DISTANCE, MORE_HOSE, 1);
+            default -> say("step");
+        };
+    }
+
     /** The case with it moved by its step; empty where the case does not have it. */
     Optional<Look> moved(Car car, Duty duty, Design design) {
         return switch (this) {
             case AIR -> {
                 Weather w = duty.weather();
-                yield look(car, duty.withWeather(new Weather(w.ambientK() + 5, w.altitude())), design);
+                yield look(car, duty.withWeather(new Weather(w.ambientK() + DEGREES, w.altitude())), design);
             }
             case POWER -> Optional.of(Look.at(car, duty, design, STEP));
             case HEAT -> look(Factor.HEAT.scale(car, STEP), duty, design);
@@ -114,7 +129,7 @@ public enum Given implements MessageTopic {
             case SHADE -> look(car, duty, design.withAirway(air.withShade(Math.min(0.95, air.shadedShare() + 0.1))));
             case OPENING -> look(car, duty, design.withAirway(air.withOpening(air.openingArea() * 1.2)));
             case BORE -> look(car, duty, hoses(design, c, 1 / STEP, 0));
-            case HOSE_LENGTH -> look(car, duty, hoses(design, c, 1, 0.5));
+            case HOSE_LENGTH -> look(car, duty, hoses(design, c, 1, MORE_HOSE));
             default -> throw new IllegalStateException(name());
         };
     }

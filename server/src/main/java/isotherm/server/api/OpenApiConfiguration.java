@@ -34,6 +34,7 @@ import isotherm.server.session.EvidenceQuestions;
 import isotherm.server.session.OutcomeDocument;
 import isotherm.server.session.Questions;
 import isotherm.server.session.SearchQuestions;
+import isotherm.server.session.WhatIfQuestions;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
 import java.lang.reflect.Type;
@@ -78,6 +79,7 @@ class OpenApiConfiguration {
                     SearchQuestions.class,
                     EvidenceQuestions.class,
                     DutiesQuestions.class,
+                    WhatIfQuestions.class,
                     Views.class,
                     BrokenController.class,
                     OutcomeDocument.class,

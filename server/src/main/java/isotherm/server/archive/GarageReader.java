@@ -161,7 +161,8 @@ public class GarageReader {
                     Kind.CAR,
                     carId,
                     carId,
-                    name.equals(car.name()) ? car.texts().get(Names.car(c)) : car.renamed(name));
+                    // A car names its designs.
+                    anew(name.equals(car.name()) ? car.texts().get(Names.car(c)) : car.renamed(name), c.designs(), as));
             for (String id : c.duties()) {
                 intake.put(
                         Kind.DUTY,

@@ -3,7 +3,10 @@ package isotherm.server.contract;
 import isotherm.core.message.Message;
 import isotherm.words.UnitChoice;
 import isotherm.words.Words;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * One thing wrong with a document.
@@ -30,6 +33,23 @@ public record Problem(
      */
     public static Problem of(String path, String value, String message) {
         return new Problem(path, value, message, null, null, "");
+    }
+
+    /**
+     * @param path where it is, as a JSON pointer
+     * @param day what was found there, null for nothing
+     * @return what is wrong with it as a day, if anything
+     */
+    public static Optional<Problem> day(String path, String day) {
+        if (day == null) {
+            return Optional.empty();
+        }
+        try {
+            LocalDate.parse(day);
+            return Optional.empty();
+        } catch (DateTimeParseException e) {
+            return Optional.of(of(path, day, "A day is expected here, such as 2026-01-31"));
+        }
     }
 
     /**

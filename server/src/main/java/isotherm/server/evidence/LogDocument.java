@@ -6,8 +6,6 @@ import isotherm.server.contract.Missing;
 import isotherm.server.contract.Problem;
 import isotherm.server.contract.Quantity;
 import isotherm.server.contract.Text;
-import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.UUID;
 import tools.jackson.core.JacksonException;
@@ -102,13 +100,7 @@ public record LogDocument(
             implements Checked {
         @Override
         public void check(String path, List<Problem> problems) {
-            if (day != null) {
-                try {
-                    LocalDate.parse(day);
-                } catch (DateTimeParseException e) {
-                    problems.add(Problem.of(path + "/day", day, "A day is expected here, such as 2026-01-31"));
-                }
-            }
+            Problem.day(path + "/day", day).ifPresent(problems::add);
             if (design != null) {
                 try {
                     UUID.fromString(design);

@@ -40,6 +40,7 @@ import java.util.OptionalDouble;
  * @param bay the room for the hoses as measured
  * @param readings what was read on it by hand
  * @param factoryCooler an air cooler that the factory fitted, with its thermostat
+ * @param designs in which order its designs are shown, and which of them is in it
  */
 public record CarDocument(
         @Text(value = "what its people call it", min = 1, max = 120) String name,
@@ -64,8 +65,17 @@ public record CarDocument(
         @Missing("not measured yet") @Text("the room for the hoses as measured by tape") BayDocument bay,
         @Missing("none") @Text(value = "what was read on it by hand", max = 40) List<ReadingDocument> readings,
         @Missing("none") @Text("an air cooler that the factory fitted, with its thermostat")
-                DesignDocument.CoolerDocument factoryCooler)
+                DesignDocument.CoolerDocument factoryCooler,
+        @Missing("as they were made, none built")
+                @Text("in which order its designs are shown, and which of them is in it")
+                DesignsDocument designs)
         implements Checked {
+
+    /** What a car's people say of its designs. Identities of designs that are gone say nothing. */
+    public record DesignsDocument(
+            @Missing("as they were made") @Text(value = "identities of designs, the first one first", max = 500)
+                    List<String> order,
+            @Missing("none") @Text(value = "identity of the design as built", min = 1, max = 40) String built) {}
 
     /** The engine. */
     public record EngineDocument(
@@ -312,7 +322,8 @@ public record CarDocument(
                 nose,
                 bay,
                 read,
-                factoryCooler);
+                factoryCooler,
+                designs);
     }
 
     /** @return what was read on it by hand, as evidence for {@code core} */

@@ -20,12 +20,14 @@ import java.util.stream.Stream;
  * the kinds is given.
  *
  * @param name what its people call it
+ * @param day day on which it was read
  * @param dash the highest oil temperature that the dash has shown
  * @param pressure a pressure across the core on the road
  * @param makersHeat what a core's maker says that it gives off
  */
 public record ReadingDocument(
         @Text(value = "what its people call it", min = 1, max = 120) String name,
+        @Missing("not said") @Text(value = "day on which it was read, ISO 8601", min = 1, max = 40) String day,
         @Missing("another kind") @Text("the highest oil temperature that the dash has shown") Dash dash,
         @Missing("another kind") @Text("a pressure across the core on the road") Pressure pressure,
         @Missing("another kind") @Text("what a core's maker says that it gives off") MakersHeat makersHeat)
@@ -63,6 +65,7 @@ public record ReadingDocument(
             problems.add(Problem.of(path, null, "A reading is one of dash, pressure and makersHeat"));
             return;
         }
+        Problem.day(path + "/day", day).ifPresent(problems::add);
         if (dash != null) {
             dash.design().check(path + "/dash/design", problems);
             dash.duty().check(path + "/dash/duty", problems);

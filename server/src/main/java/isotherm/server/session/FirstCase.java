@@ -54,7 +54,7 @@ public final class FirstCase {
 
     private static ReadingDocument reading(DutyDocument duty, double shownC) {
         return new ReadingDocument(
-                "Dash: " + AS_IT_IS.name(), new ReadingDocument.Dash(AS_IT_IS, duty, shownC, null), null, null);
+                "Dash: " + AS_IT_IS.name(), null, new ReadingDocument.Dash(AS_IT_IS, duty, shownC, null), null, null);
     }
 
     /** The class's own duty where it is used so; else that of the class next in power that is. */

@@ -97,8 +97,9 @@ public final class WhatIfQuestions {
      * What a step of an input does.
      *
      * @param given the input
+     * @param step by how much it is moved
      * @param station where it is entered or chosen
      * @param change of the figure, in the metric unit of a difference
      */
-    public record MoveDocument(Given given, Finding.Station station, double change) {}
+    public record MoveDocument(Given given, MessageDocument step, Finding.Station station, double change) {}
 }

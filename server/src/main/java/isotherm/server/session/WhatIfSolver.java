@@ -93,6 +93,7 @@ public final class WhatIfSolver {
         return e.moves().stream()
                 .map(m -> new WhatIfQuestions.MoveDocument(
                         m.given(),
+                        MessageDocument.of(m.given().step()),
                         m.given().station(),
                         Rounding.round(
                                 measure.metric().of(e.value() + m.change())
