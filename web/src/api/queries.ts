@@ -112,6 +112,20 @@ export const queries = {
       queryFn: ({ signal }) => read(api.POST('/api/next-measurement', { body, signal })),
       ...drawn,
     }),
+  whatIf: (body: CaseDocument) =>
+    queryOptions({
+      queryKey: ['whatIf', body],
+      queryFn: ({ signal }) => read(api.POST('/api/what-if', { body, signal })),
+      retry: 1,
+      ...drawn,
+    }),
+  explain: (body: Schemas['ExplainQuestion'] | undefined) =>
+    queryOptions({
+      queryKey: ['explain', body],
+      queryFn: body ? ({ signal }) => read(api.POST('/api/explain', { body, signal })) : skipToken,
+      retry: 1,
+      staleTime: Infinity,
+    }),
   duties: (body: Schemas['DutiesQuestion'] | undefined) =>
     queryOptions({
       queryKey: ['duties', body],

@@ -1,13 +1,12 @@
-import { scaleLinear } from 'd3-scale';
 import { useState } from 'react';
-import styled, { useTheme } from 'styled-components';
+import styled from 'styled-components';
 import { useBench } from '../bench/workbench';
-import { usePreferences } from '../preferences/preferences';
-import { temperatureColour } from '../preferences/theme';
 import { PHONE } from '../kit/narrow';
-import { useWidth } from '../pictures/useWidth';
-import { spread } from '../pictures/spread';
-import { odds, percent } from '../words/odds';
+import { usePreferences } from '../preferences/preferences';
+import { Explanation } from '../stations/figure/Explanation';
+import { Ruler } from './Ruler';
+import { marksOf, type Mark } from './ruleMarks';
+import { useFolded } from './useFolded';
 
 const Frame = styled.section`
   border-bottom: 1px solid ${(p) => p.theme.faint};
@@ -43,243 +42,74 @@ const Frame = styled.section`
   }
 `;
 
-const Told = styled.p`
-  margin: 0;
-  height: 22px;
-  font-size: 13px;
-  color: ${(p) => p.theme.soft};
+const Line = styled.div`
+  display: flex;
+  flex-wrap: nowrap;
+  align-items: center;
+  gap: 4px 16px;
+  height: 32px;
   overflow: hidden;
-  text-overflow: ellipsis;
   white-space: nowrap;
+  & button {
+    font: inherit;
+    font-size: 13px;
+    color: inherit;
+    background: none;
+    border: 0;
+    padding: 4px 0;
+    cursor: pointer;
+    border-radius: 2px;
+  }
+  & button:focus-visible {
+    outline: 2px solid ${(p) => p.theme.focus};
+  }
+  & .open {
+    margin-left: auto;
+    text-decoration: underline 1px;
+    text-underline-offset: 3px;
+  }
 `;
 
-interface Mark {
-  key: string;
-  name: string;
-  at: number;
-  told: string;
-  /** Above the rule stands what this design does, below what is given. */
-  above: boolean;
-  strong?: boolean;
-  /** Of the design that this one is held against. */
-  faint?: boolean;
-  low?: number;
-  high?: number;
-}
-
-const LOW = 0;
-const HIGH = 170;
-const HEIGHT = 98;
-const BAND_TOP = 44;
-const BAND = 10;
-
-/** The one temperature ruler: everything that has a temperature stands on it, where it is. */
+/** The one temperature ruler: everything that has a temperature stands on it, where it is; a line while one reads further down. */
 export function ThermalRule() {
-  const { car, duty, design, outcome, interval, behind, ghost } = useBench();
-  const { show, units } = usePreferences();
-  const theme = useTheme();
-  const [ref, width] = useWidth();
-  const [told, setTold] = useState<string>();
-  const bottom = Math.min(LOW, duty.ambientC - 5);
-  const x = scaleLinear([bottom, HIGH], [0, width]).clamp(true);
+  const bench = useBench();
+  const { show } = usePreferences();
+  const [opened, setOpened] = useState<Mark>();
+  const { folded, unfold } = useFolded();
   const t = (celsius: number) => show(celsius, 'temperature');
-  // In series it is the factory's that opens; without a core of the design's own too.
-  const opens = design.work === 'IN_SERIES' ? car.factoryCooler : (design.cooler ?? car.factoryCooler);
-  const thermostat = opens?.thermostat;
-  const full = thermostat ? (thermostat.fullC ?? thermostat.opensC + 11) : undefined;
-
-  const marks: Mark[] = [
-    { key: 'air', name: 'Air', at: duty.ambientC, above: false, told: `Outside air, from the duty` },
-    { key: 'limit', name: 'Limit', at: car.limits.limitC, above: false, told: 'The limit of the oil, from the car' },
-  ];
-  if (thermostat) {
-    marks.push({
-      key: 'opens',
-      name: 'Opens',
-      at: thermostat.opensC,
-      above: false,
-      told: `Oil thermostat begins to open; full open at ${t(full ?? 0)}`,
-    });
-  }
-  if (outcome) {
-    marks.push(
-      {
-        key: 'coolant',
-        name: 'Coolant',
-        at: outcome.figures.peakCoolantC,
-        above: false,
-        told: `Highest coolant temperature; ${t(outcome.bare.peakCoolantC)} without the oil cooler`,
-      },
-      {
-        key: 'plateau',
-        name: 'Plateau',
-        at: outcome.figures.plateauC,
-        above: true,
-        ...(interval ? { low: interval.plateauLowC, high: interval.plateauHighC } : {}),
-        told: 'Mean oil temperature over the last third of the time under load',
-      },
-      {
-        key: 'peak',
-        name: 'Peak',
-        at: outcome.figures.peakC,
-        above: true,
-        strong: true,
-        ...(interval ? { low: interval.peakLowC, high: interval.peakHighC } : {}),
-        told: interval
-          ? `Highest oil temperature; 8 times in 10 between ${t(interval.peakLowC)} and ${t(interval.peakHighC)}`
-          : 'Highest oil temperature of the session',
-      },
-    );
-    if (ghost) {
-      marks.push({
-        key: 'ghost',
-        name: 'The other',
-        at: ghost.outcome.figures.peakC,
-        above: true,
-        faint: true,
-        low: ghost.outcome.figures.plateauC,
-        high: ghost.outcome.figures.peakC,
-        told: `Highest oil temperature of “${ghost.name}”; its plateau ${t(ghost.outcome.figures.plateauC)}`,
-      });
-    }
-    if (design.cooler) {
-      marks.push({
-        key: 'bare',
-        name: 'No cooler',
-        at: outcome.bare.peakC,
-        above: true,
-        told: 'Highest oil temperature of the same session without a cooler',
-      });
-    }
-  }
-  const place = (above: boolean) => {
-    const row = marks.filter((m) => m.above === above).sort((a, b) => a.at - b.at);
-    const lefts = spread(
-      row.map((m) => x(m.at)),
-      row.map((m) => Math.max(m.name.length, t(m.at).length) * 6.6 + 10),
-      0,
-      width,
-    );
-    return row.map((m, i) => ({ ...m, label: lefts[i] ?? 0 }));
-  };
-  const ticks = scaleLinear(
-    [bottom, HIGH].map((c) => (units.temperature === 0 ? c : c * 1.8 + 32)),
-    [0, width],
-  ).ticks(Math.max(4, Math.round(width / 90)));
-  const stops = Array.from({ length: 18 }, (_, i) => bottom + ((HIGH - bottom) * i) / 17);
-
+  const marks = marksOf(bench, t);
   return (
-    <Frame aria-label="Thermal rule" aria-busy={behind}>
-      <div ref={ref}>
-        <svg width={width} height={HEIGHT} role="group" aria-label="Temperatures of this design">
-          <defs>
-            <linearGradient id="rule-scale">
-              {stops.map((c, i) => (
-                <stop key={c} offset={i / 17} stopColor={temperatureColour(c, theme)} />
-              ))}
-            </linearGradient>
-          </defs>
-          <rect x={0} y={BAND_TOP} width={width} height={BAND} fill="url(#rule-scale)" />
-          {thermostat && full !== undefined && (
-            <line
-              x1={x(thermostat.opensC)}
-              x2={x(full)}
-              y1={BAND_TOP + BAND + 4}
-              y2={BAND_TOP + BAND + 4}
-              stroke={theme.ink}
-              strokeWidth={3}
-            />
-          )}
-          <g>
-            <title>{`Target band, ${t(car.limits.targetLowC)} to ${t(car.limits.targetHighC)}`}</title>
-            <rect
-              x={x(car.limits.targetLowC)}
-              width={Math.max(0, x(car.limits.targetHighC) - x(car.limits.targetLowC))}
-              y={BAND_TOP - 5}
-              height={BAND + 10}
-              fill="none"
-              stroke={theme.ink}
-              strokeWidth={1.5}
-              strokeDasharray="4 3"
-            />
-          </g>
-          {ticks.map((value) => {
-            const c = units.temperature === 0 ? value : (value - 32) / 1.8;
-            return (
-              <g key={value} transform={`translate(${x(c)},0)`}>
-                <line y1={BAND_TOP + 2} y2={BAND_TOP + BAND - 2} stroke={theme.sheet} />
-                <text className="tick" y={BAND_TOP + BAND - 1} x={4} style={{ fontSize: 9, fill: theme.sheet }}>
-                  {value}
-                </text>
-              </g>
-            );
-          })}
-          {[...place(true), ...place(false)].map((m) => {
-            const at = x(m.at);
-            const text = `${m.name} ${show(m.at, 'temperature', 1)}`;
-            const y = m.above ? BAND_TOP : BAND_TOP + BAND;
-            const direction = m.above ? -1 : 1;
-            return (
-              <g
+    <Frame aria-label="Thermal rule" aria-busy={bench.behind}>
+      {folded ? (
+        <Line>
+          {marks
+            .filter((m) => m.key !== 'bare' && m.key !== 'opens')
+            .sort((a, b) => a.at - b.at)
+            .map((m) => (
+              <button
                 key={m.key}
-                className="mark"
-                style={{ transform: `translateX(${at}px)` }}
-                tabIndex={0}
-                role="img"
-                aria-label={`${text}. ${m.told}`}
-                onMouseEnter={() => setTold(`${text}. ${m.told}`)}
-                onMouseLeave={() => setTold(undefined)}
-                onFocus={() => setTold(`${text}. ${m.told}`)}
-                onBlur={() => setTold(undefined)}
-                onClick={() => setTold(`${text}. ${m.told}`)}
+                type="button"
+                aria-label={`${m.name} ${show(m.at, 'temperature', 1)}. ${m.told}`}
+                onClick={() => setOpened(m)}
               >
-                {m.low !== undefined && m.high !== undefined && (
-                  <path
-                    d={`M${x(m.low) - at},${y - (m.strong ? 9 : 2)} v-6 m0,3 H${x(m.high) - at} m0,-3 v6`}
-                    stroke={theme.ink}
-                    fill="none"
-                    strokeWidth={m.strong ? 1.6 : 1}
-                  />
-                )}
-                <path
-                  d={`M0,${y} l-5,${direction * 8} h10 z`}
-                  fill={m.strong || !m.above ? theme.ink : theme.sheet}
-                  stroke={theme.ink}
-                  strokeDasharray={m.faint ? '2 2' : undefined}
-                />
-                <path
-                  d={`M0,${y + direction * 8} L${m.label - at},${y + direction * 15}`}
-                  stroke={theme.line}
-                  fill="none"
-                />
-                <rect
-                  className="hit"
-                  x={m.label - at - 30}
-                  y={m.above ? 0 : y + 14}
-                  width={60}
-                  height={30}
-                  fill="transparent"
-                />
-                <text x={m.label - at} y={m.above ? 11 : y + 26} textAnchor="middle" className="tick">
-                  {m.name}
-                </text>
-                <text
-                  x={m.label - at}
-                  y={m.above ? 25 : y + 40}
-                  textAnchor="middle"
-                  style={{ fontWeight: m.strong ? 700 : 500 }}
-                >
-                  {t(m.at)}
-                </text>
-              </g>
-            );
-          })}
-        </svg>
-      </div>
-      <Told aria-live="polite">
-        {told ??
-          `Estimates${interval ? `: ${odds(interval.oddsUnderLimit)} sessions like this stay under ${t(car.limits.limitC)} (${percent(interval.oddsUnderLimit)})` : ''}. The maker’s figures come first.`}
-      </Told>
+                {m.name} <b>{t(m.at)}</b>
+              </button>
+            ))}
+          <button type="button" className="open" aria-expanded={false} onClick={unfold}>
+            Open the thermal rule ▾
+          </button>
+        </Line>
+      ) : (
+        <Ruler marks={marks} onOpen={setOpened} />
+      )}
+      {opened && (
+        <Explanation
+          of={opened.of}
+          shown={show(opened.at, 'temperature', 1)}
+          other={opened.key === 'ghost'}
+          onClose={() => setOpened(undefined)}
+        />
+      )}
     </Frame>
   );
 }

@@ -183,6 +183,11 @@ export function Workbench({ view, dutyId, designId, ghostId, children }: Props) 
   return <Context.Provider value={bench}>{children}</Context.Provider>;
 }
 
+/** The bench where there is one: a figure is explained on pages without it too. */
+export function useBenchIfAny(): Bench | undefined {
+  return useContext(Context);
+}
+
 export function useBench(): Bench {
   const bench = useContext(Context);
   if (!bench) {

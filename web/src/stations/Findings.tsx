@@ -5,6 +5,7 @@ import { useBench } from '../bench/workbench';
 import { word } from '../words/words';
 import { useRemedy } from './useRemedy';
 import { useNextMeasurement } from './NextMeasurement';
+import { Said } from './figure/Said';
 
 const Panel = styled.section`
   display: flex;
@@ -88,11 +89,18 @@ export function Verdict() {
   if (!outcome) {
     return null;
   }
-  const { unsure, what, why, options } = outcome.verdict;
+  const { unsure, what, why } = outcome.verdict;
+  // Where there is nothing cheaper, what mends the heat is the way on.
+  const mends = outcome.findings.find((f) => f.topic === 'TOO_HOT')?.remedy;
+  const options = outcome.verdict.options.length > 0 ? outcome.verdict.options : mends ? [mends] : [];
   return (
     <Answer aria-label="Verdict" aria-busy={behind || (unsure && !best)}>
-      <p>{say(what)}</p>
-      <p>{say(why)}</p>
+      <p>
+        <Said message={what} />
+      </p>
+      <p>
+        <Said message={why} />
+      </p>
       {/* Two lines are kept for it from the start, so that nothing moves under the pointer when it arrives. */}
       {unsure && (
         <p style={{ minHeight: '2.6em' }}>Measure next: {best ? word('measurement', best.kind, 'name') : '…'}</p>
@@ -160,13 +168,17 @@ function Item({ finding: f, open }: { finding: Finding; open: boolean }) {
       </span>
       <details open={open}>
         <summary>{say(f.what)}</summary>
-        <p>{say(f.why)}</p>
+        <p>
+          <Said message={f.why} />
+        </p>
         {f.remedy && (
           <>
             <Button onPress={() => f.remedy && apply(say(f.remedy.label), f.remedy.design)}>
               {say(f.remedy.label)}
             </Button>
-            <p>{say(f.remedy.effect)}</p>
+            <p>
+              <Said message={f.remedy.effect} />
+            </p>
           </>
         )}
       </details>

@@ -6,6 +6,7 @@ import { FigureTable } from '../kit/layout';
 import { usePreferences } from '../preferences/preferences';
 import { percent } from '../words/odds';
 import { word } from '../words/words';
+import { Figure } from './figure/Figure';
 
 /** What each measurement would be worth for this car, duty and design; the best first. */
 export function useNextMeasurement() {
@@ -46,8 +47,16 @@ export function NextMeasurement() {
                 <br />
                 <Muted as="span">{word('measurement', m.kind, 'effort')}</Muted>
               </th>
-              <td>{range(m.peakLowC, m.peakHighC)}</td>
-              <td>{percent(m.oddsToTell)}</td>
+              <td>
+                <Figure of="PEAK" other>
+                  {range(m.peakLowC, m.peakHighC)}
+                </Figure>
+              </td>
+              <td>
+                <Figure of="ODDS" other>
+                  {percent(m.oddsToTell)}
+                </Figure>
+              </td>
             </tr>
           ))}
         </tbody>

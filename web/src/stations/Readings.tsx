@@ -6,6 +6,7 @@ import { Button, Heading, Muted, Row } from '../kit/kit';
 import { FigureTable } from '../kit/layout';
 import { usePreferences } from '../preferences/preferences';
 import { AddReading, type Reading } from './AddReading';
+import { Figure } from './figure/Figure';
 
 /** What was read on the car by hand, beside what the model expects, and the way to use it. */
 export function Readings() {
@@ -57,10 +58,17 @@ export function Readings() {
                 <tr key={`${r.name}${i}`}>
                   <th scope="row" style={{ whiteSpace: 'normal' }}>
                     {r.name}
+                    {r.day && <Muted>, {r.day}</Muted>}
                   </th>
-                  <td>{figure(r, r.dash?.shownC ?? r.pressure?.pa ?? r.makersHeat?.heatKw)}</td>
-                  <td>{figure(r, data?.readings[i]?.before)}</td>
-                  <td>{figure(r, data?.readings[i]?.after)}</td>
+                  <td>
+                    <Figure of="READING">{figure(r, r.dash?.shownC ?? r.pressure?.pa ?? r.makersHeat?.heatKw)}</Figure>
+                  </td>
+                  <td>
+                    <Figure of="READING">{figure(r, data?.readings[i]?.before)}</Figure>
+                  </td>
+                  <td>
+                    <Figure of="READING">{figure(r, data?.readings[i]?.after)}</Figure>
+                  </td>
                   <td>
                     <Button aria-label={`Take out ${r.name}`} onPress={() => keep(readings.filter((_, j) => j !== i))}>
                       Take out

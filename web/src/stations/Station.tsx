@@ -2,6 +2,8 @@ import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { PHONE } from '../kit/narrow';
 import { Held } from '../bench/workbench';
+import { TakeBack } from './TakeBack';
+import { WhatIf } from './WhatIf';
 
 const Grid = styled.div`
   display: grid;
@@ -96,7 +98,11 @@ export function Station(props: {
         {props.pictures}
       </Column>
       <Column className="side" tabIndex={0} role="group" aria-label="Beside it">
-        <Held>{props.side}</Held>
+        <Held>
+          <TakeBack />
+          {props.side}
+          <WhatIf open={props.first !== 'work'} />
+        </Held>
       </Column>
     </Grid>
   );

@@ -4,6 +4,7 @@ import { api, basedOn, create, read, type DesignDocument } from '../api/client';
 import { queries } from '../api/queries';
 import { useGo } from '../bench/useGo';
 import { useBench } from '../bench/workbench';
+import { note } from './tried';
 
 /** Designs that were made beside another one in this page, with the one that they came from. */
 const made = new Map<string, string>();
@@ -67,6 +68,7 @@ export function useRemedy() {
       if (other) {
         told(beside(name, next));
       } else {
+        note(designId, name, design, next);
         changeDesign(next);
       }
     },

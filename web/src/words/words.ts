@@ -52,6 +52,26 @@ export function say(message: Message, units: UnitChoice): string {
   return String(format(message.key).format(values));
 }
 
+/** A figure in a message, so that a page can do more with it than write it. */
+export interface SaidFigure {
+  readonly name: string;
+  readonly measure: string;
+  readonly text: string;
+}
+
+/** The same in pieces: text, and each figure by itself. */
+export function pieces(message: Message, units: UnitChoice): (string | SaidFigure)[] {
+  const values = Object.fromEntries(
+    Object.entries(message.values).map(([name, v]) => [
+      name,
+      v.measure == null ? spoken(v, units) : { name, measure: v.measure, text: String(spoken(v, units)) },
+    ]),
+  );
+  return format(message.key)
+    .formatToParts<SaidFigure>(values)
+    .map((p) => p.value as string | SaidFigure);
+}
+
 /** A message without figures, such as the name of a stage. */
 export function word(chapter: string, topic: string, part = 'name'): string {
   return say({ key: `${chapter}.${topic}.${part}`, values: {} }, {} as UnitChoice);

@@ -6,6 +6,7 @@ import { usePreferences } from '../../preferences/preferences';
 import { Button, Fold, Heading, Muted, Pick, QuantityField, Row } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import type { Channel, Live } from './useLive';
+import { Figure } from '../figure/Figure';
 
 type Fault = NonNullable<Schemas['LoggerChoice']['fault']>;
 type Turning = Schemas['EngineCommand']['turning'];
@@ -89,7 +90,9 @@ export function Gauges({ buildId, live }: { buildId: string; live: Live | undefi
               {CHANNELS.map((c) => (
                 <tr key={c.id}>
                   <th scope="row">{c.name}</th>
-                  <td>{figure(c.id)}</td>
+                  <td>
+                    <Figure of="READING">{figure(c.id)}</Figure>
+                  </td>
                 </tr>
               ))}
             </tbody>

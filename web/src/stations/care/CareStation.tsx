@@ -7,6 +7,7 @@ import { careKey, careWays } from '../../bench/senders';
 import { useOutbox } from '../../bench/useOutbox';
 import { signed, useWho } from '../../bench/who';
 import { usePreferences } from '../../preferences/preferences';
+import { useGo } from '../../bench/useGo';
 import { useBench } from '../../bench/workbench';
 import { Button, Heading, Muted, Row, TextEntry } from '../../kit/kit';
 import { Station } from '../Station';
@@ -48,6 +49,7 @@ export function CareStation() {
   const { paper, show } = preferences;
   const { view: car } = useBench();
   const client = useQueryClient();
+  const go = useGo();
   const [who, setWho] = useWho();
   const [adding, setAdding] = useState(false);
   const care = useQuery(queries.care(car.id));
@@ -88,7 +90,15 @@ export function CareStation() {
         <>
           <Heading>What is due</Heading>
           {care.data.build === undefined ? (
-            <Muted>Care begins with the first build: its date, its oil and its hoses decide what is due.</Muted>
+            <>
+              <Muted>
+                Care begins with the first build: its date, its oil and its hoses decide what is due. Tasks of your own,
+                the odometer and figures of the oil can be written before.
+              </Muted>
+              <Row>
+                <Button onPress={() => go({ station: 'build' })}>Begin a build</Button>
+              </Row>
+            </>
           ) : (
             <Muted>
               Since “{care.data.build}”, {care.data.built}

@@ -4,6 +4,7 @@ import { usePreferences } from '../../preferences/preferences';
 import { AskName, Button, Muted, QuantityField } from '../../kit/kit';
 import { every, Task, URGENCY, Write } from './entries';
 import { OwnTask } from './OwnTask';
+import { Figure } from '../figure/Figure';
 
 export function OneTask(props: { task: Task; odometerKm: number | undefined; mayWrite: boolean; write: Write }) {
   const { task, odometerKm, mayWrite, write } = props;
@@ -17,7 +18,9 @@ export function OneTask(props: { task: Task; odometerKm: number | undefined; may
       <strong>{URGENCY[task.urgency]}</strong>
       <div>
         <h3>{say(task.what)}</h3>
-        <p>{task.reasons.map(say).join(', ')}</p>
+        <p>
+          <Figure of="DUE">{task.reasons.map(say).join(', ')}</Figure>
+        </p>
         <p>
           <Muted>{say(task.why)}</Muted>
         </p>

@@ -3,6 +3,7 @@ import { Fold, Heading, Muted } from '../../kit/kit';
 import { usePreferences } from '../../preferences/preferences';
 import { headed, word } from '../../words/words';
 import { figured, type View } from './entries';
+import { Figure } from '../figure/Figure';
 
 type Trend = View['trends'][number];
 
@@ -69,7 +70,7 @@ function OneTrend({ trend }: { trend: Trend }) {
     <section aria-label={`Trend: ${word('careFigure', trend.figure)}`}>
       <p style={{ margin: '6px 0 0' }}>
         <strong>
-          {word('careFigure', trend.figure)}: {figure(last.value)}
+          {word('careFigure', trend.figure)}: <Figure of="TREND">{figure(last.value)}</Figure>
         </strong>
         {trend.notes.length > 0 && ` – ${trend.notes.map(say).map(headed).join('. ')}.`}
       </p>

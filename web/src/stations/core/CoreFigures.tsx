@@ -2,6 +2,7 @@ import styled from 'styled-components';
 import type { OutcomeDocument } from '../../api/client';
 import { usePreferences } from '../../preferences/preferences';
 import { loopLossBar } from '../loopLoss';
+import { Figure } from '../figure/Figure';
 
 const Figures = styled.dl`
   display: grid;
@@ -27,35 +28,51 @@ export function CoreFigures(props: { outcome: OutcomeDocument; core: NonNullable
     <Figures aria-label="Figures">
       <div>
         <dt>Heat at the end</dt>
-        <dd>{show(core.heatKw, 'heat')}</dd>
+        <dd>
+          <Figure of="CORE_HEAT">{show(core.heatKw, 'heat')}</Figure>
+        </dd>
       </div>
       <div>
         <dt>Air on the face</dt>
-        <dd>{show(core.faceSpeedMPerS, 'airSpeed')}</dd>
+        <dd>
+          <Figure of="FACE_SPEED">{show(core.faceSpeedMPerS, 'airSpeed')}</Figure>
+        </dd>
       </div>
       <div>
         <dt>Drop across core</dt>
-        <dd>{show(outcome.circuit.oilC - core.oilOutC, 'temperatureDifference')}</dd>
+        <dd>
+          <Figure of="CORE_DROP">{show(outcome.circuit.oilC - core.oilOutC, 'temperatureDifference')}</Figure>
+        </dd>
       </div>
       <div>
         <dt>Gallery pressure</dt>
-        <dd>{show(outcome.circuit.galleryBar, 'pressure')}</dd>
+        <dd>
+          <Figure of="GALLERY_PRESSURE">{show(outcome.circuit.galleryBar, 'pressure')}</Figure>
+        </dd>
       </div>
       <div>
         <dt>Loss in the loop, maximum engine speed</dt>
-        <dd>{show(loopLossBar(outcome.circuit.points), 'pressure')}</dd>
+        <dd>
+          <Figure of="LOOP_LOSS">{show(loopLossBar(outcome.circuit.points), 'pressure')}</Figure>
+        </dd>
       </div>
       <div>
         <dt>Added oil</dt>
-        <dd>{show(outcome.circuit.addedOilL, 'volume')}</dd>
+        <dd>
+          <Figure of="ADDED_OIL">{show(outcome.circuit.addedOilL, 'volume')}</Figure>
+        </dd>
       </div>
       <div>
         <dt>Oil on a cold road</dt>
-        <dd>{show(outcome.road.oilC, 'temperature')}</dd>
+        <dd>
+          <Figure of="ROAD_OIL">{show(outcome.road.oilC, 'temperature')}</Figure>
+        </dd>
       </div>
       <div>
         <dt>Oil film at the peak</dt>
-        <dd>{outcome.figures.viscosityAtPeakCst.toFixed(1)} cSt</dd>
+        <dd>
+          <Figure of="FILM">{`${outcome.figures.viscosityAtPeakCst.toFixed(1)} cSt`}</Figure>
+        </dd>
       </div>
     </Figures>
   );

@@ -7,6 +7,7 @@ import { FigureTable } from '../../kit/layout';
 import { useMoney } from '../../bench/useMoney';
 import { usePresets } from '../../bench/presets';
 import { sameDesign, trade } from './candidates';
+import { Figure } from '../figure/Figure';
 
 /** Every combination in the catalogue, and those that nothing beats in every respect. */
 export function Search({ widthMm, heightMm }: { widthMm: number; heightMm: number }) {
@@ -91,10 +92,26 @@ export function Search({ widthMm, heightMm }: { widthMm: number; heightMm: numbe
                       : ''}
                     {sameDesign(c, found.largestThatFits) ? ' — largest that fits' : ''}
                   </th>
-                  <td>{show(c.peakC, 'temperature')}</td>
-                  <td>{show(c.loopLossBar, 'pressure')}</td>
-                  <td>{c.to65Seconds === undefined ? 'never' : `${(c.to65Seconds / 60).toFixed(0)} min`}</td>
-                  <td>{c.price === undefined ? '–' : money(c.price)}</td>
+                  <td>
+                    <Figure of="PEAK" other>
+                      {show(c.peakC, 'temperature')}
+                    </Figure>
+                  </td>
+                  <td>
+                    <Figure of="LOOP_LOSS" other>
+                      {show(c.loopLossBar, 'pressure')}
+                    </Figure>
+                  </td>
+                  <td>
+                    <Figure of="WARM_UP" other>
+                      {c.to65Seconds === undefined ? 'never' : `${(c.to65Seconds / 60).toFixed(0)} min`}
+                    </Figure>
+                  </td>
+                  <td>
+                    <Figure of="PRICE" other>
+                      {c.price === undefined ? '–' : money(c.price)}
+                    </Figure>
+                  </td>
                   <td>
                     <Button
                       aria-label={`Take ${c.maker} ${c.number}`}

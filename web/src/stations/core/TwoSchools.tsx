@@ -11,6 +11,7 @@ import { FigureTable } from '../../kit/layout';
 import { useMoney } from '../../bench/useMoney';
 import { Search } from './Search';
 import { Candidate } from './candidates';
+import { Figure, type FigureKind } from '../figure/Figure';
 
 /** What the two schools of sizing would do with this design, and what each of them costs. */
 export function TwoSchools() {
@@ -35,11 +36,23 @@ export function TwoSchools() {
     { name: 'Smallest that holds', c: schools.data.smallestThatHolds },
     { name: 'Largest that fits', c: schools.data.largestThatFits },
   ];
-  const row = (name: string, text: (c: Candidate) => string) => (
+  const row = (name: string, text: (c: Candidate) => string, of?: FigureKind) => (
     <tr>
       <th scope="row">{name}</th>
       {columns?.map((col) => (
-        <td key={col.name}>{col.c ? text(col.c) : '–'}</td>
+        <td key={col.name}>
+          {col.c ? (
+            of ? (
+              <Figure of={of} other={col.name !== 'As it is'}>
+                {text(col.c)}
+              </Figure>
+            ) : (
+              text(col.c)
+            )
+          ) : (
+            '–'
+          )}
+        </td>
       ))}
     </tr>
   );
@@ -86,18 +99,22 @@ export function TwoSchools() {
             </tr>
           </thead>
           <tbody>
-            {row('Core', (c) =>
-              c.design.cooler ? `${c.design.cooler.rows} × ${show(c.design.cooler.widthMm, 'length')}` : '–',
+            {row(
+              'Core',
+              (c) => (c.design.cooler ? `${c.design.cooler.rows} × ${show(c.design.cooler.widthMm, 'length')}` : '–'),
+              'LENGTH',
             )}
             {row('Part', (c) => (c.maker ? `${c.maker} ${c.number}` : '–'))}
-            {row('Peak', (c) => show(c.peakC, 'temperature'))}
-            {row('Loss in the loop at maximum engine speed', (c) => show(c.loopLossBar, 'pressure'))}
-            {row(`To ${show(usual.warmC, 'temperature')} on a cold road`, (c) =>
-              c.to65Seconds === undefined ? 'never' : formatTime(c.to65Seconds),
+            {row('Peak', (c) => show(c.peakC, 'temperature'), 'PEAK')}
+            {row('Loss in the loop at maximum engine speed', (c) => show(c.loopLossBar, 'pressure'), 'LOOP_LOSS')}
+            {row(
+              `To ${show(usual.warmC, 'temperature')} on a cold road`,
+              (c) => (c.to65Seconds === undefined ? 'never' : formatTime(c.to65Seconds)),
+              'WARM_UP',
             )}
-            {row('Coolant hotter by', (c) => show(c.coolantRiseK, 'temperatureDifference', 1))}
-            {row('Mass with its oil', (c) => show(c.massKg, 'mass', 1))}
-            {row('Price', (c) => (c.price === undefined ? '–' : money(c.price)))}
+            {row('Coolant hotter by', (c) => show(c.coolantRiseK, 'temperatureDifference', 1), 'PEAK_COOLANT')}
+            {row('Mass with its oil', (c) => show(c.massKg, 'mass', 1), 'MASS')}
+            {row('Price', (c) => (c.price === undefined ? '–' : money(c.price)), 'PRICE')}
             <tr>
               <td />
               {columns.map((col, i) => (

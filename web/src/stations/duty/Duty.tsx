@@ -12,6 +12,7 @@ import { DriveFields } from './Drive';
 import { DriveEditor } from './DriveEditor';
 import { DutyPick } from './DutyPick';
 import { Logs } from './Logs';
+import { Figure } from '../figure/Figure';
 
 const schoolNames = { SHARE_OF_POWER: 'Heat as a share of power', FRICTION: 'Heat from friction' } as const;
 
@@ -67,9 +68,15 @@ function Schools() {
         {car.fitted && (
           <tr aria-current>
             <th scope="row">Fitted to “{car.fitted.log}”</th>
-            <td>{show(outcome.figures.meanHeatKw, 'heat')}</td>
-            <td>{show(outcome.figures.plateauC, 'temperature')}</td>
-            <td>{show(outcome.figures.peakC, 'temperature')}</td>
+            <td>
+              <Figure of="MEAN_HEAT">{show(outcome.figures.meanHeatKw, 'heat')}</Figure>
+            </td>
+            <td>
+              <Figure of="PLATEAU">{show(outcome.figures.plateauC, 'temperature')}</Figure>
+            </td>
+            <td>
+              <Figure of="PEAK">{show(outcome.figures.peakC, 'temperature')}</Figure>
+            </td>
           </tr>
         )}
         {outcome.schools.map((s) => {
@@ -80,9 +87,21 @@ function Schools() {
                 {schoolNames[s.school]}
                 {chosen ? ', chosen' : ''}
               </th>
-              <td>{show(s.meanHeatKw, 'heat')}</td>
-              <td>{show(s.plateauC, 'temperature')}</td>
-              <td>{show(s.peakC, 'temperature')}</td>
+              <td>
+                <Figure of="MEAN_HEAT" other={!chosen}>
+                  {show(s.meanHeatKw, 'heat')}
+                </Figure>
+              </td>
+              <td>
+                <Figure of="PLATEAU" other={!chosen}>
+                  {show(s.plateauC, 'temperature')}
+                </Figure>
+              </td>
+              <td>
+                <Figure of="PEAK" other={!chosen}>
+                  {show(s.peakC, 'temperature')}
+                </Figure>
+              </td>
             </tr>
           );
         })}
@@ -90,15 +109,29 @@ function Schools() {
           <tr>
             <th scope="row">With {show(car.engine.plannedPowerKw ?? 0, 'power')} as planned</th>
             <td />
-            <td>{show(outcome.planned.plateauC, 'temperature')}</td>
-            <td>{show(outcome.planned.peakC, 'temperature')}</td>
+            <td>
+              <Figure of="PLATEAU" other>
+                {show(outcome.planned.plateauC, 'temperature')}
+              </Figure>
+            </td>
+            <td>
+              <Figure of="PEAK" other>
+                {show(outcome.planned.peakC, 'temperature')}
+              </Figure>
+            </td>
           </tr>
         )}
         <tr>
           <th scope="row">Without a cooler</th>
           <td />
-          <td>{show(outcome.bare.plateauC, 'temperature')}</td>
-          <td>{show(outcome.bare.peakC, 'temperature')}</td>
+          <td>
+            <Figure of="PLATEAU" other>
+              {show(outcome.bare.plateauC, 'temperature')}
+            </Figure>
+          </td>
+          <td>
+            <Figure of="BARE_PEAK">{show(outcome.bare.peakC, 'temperature')}</Figure>
+          </td>
         </tr>
       </tbody>
     </FigureTable>

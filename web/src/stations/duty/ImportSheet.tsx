@@ -42,7 +42,10 @@ export function ImportSheet({ upload, onClose }: { upload: Schemas['UploadView']
   const [ambientC, setAmbient] = useState(duty.ambientC);
   const [altitudeM, setAltitude] = useState(duty.altitudeM);
   const [trailerKg, setTrailer] = useState(duty.climb?.trailerKg ?? 0);
-  const [driven, setDriven] = useState(designId);
+  const [driven, setDriven] = useState(
+    // What is in the car is most likely what was driven.
+    view.designs.some((d) => d.id === car.designs?.built) ? (car.designs?.built ?? designId) : designId,
+  );
   const [day, setDay] = useState(() => new Date().toISOString().slice(0, 10));
   const [problem, setProblem] = useState<string>();
   const [job, setJob] = useState<JobView>();

@@ -13,6 +13,7 @@ import { LogPicture } from '../../pictures/LogPicture';
 import { SENSORS } from './channels';
 import { ImportSheet } from './ImportSheet';
 import { FitSheet } from './FitSheet';
+import { Figure } from '../figure/Figure';
 
 /** The car's logs: brought in, looked at, driven again, fitted. */
 export function Logs() {
@@ -149,9 +150,15 @@ function LogRow(props: {
       <th scope="row" style={{ whiteSpace: 'normal' }}>
         {log.name}
       </th>
-      <td>{(log.durationSeconds / 60).toFixed(0)}</td>
-      <td>{log.rows.toLocaleString('en')}</td>
-      <td>{show(log.ambientC, 'temperature')}</td>
+      <td>
+        <Figure of="READING">{(log.durationSeconds / 60).toFixed(0)}</Figure>
+      </td>
+      <td>
+        <Figure of="READING">{log.rows.toLocaleString('en')}</Figure>
+      </td>
+      <td>
+        <Figure of="READING">{show(log.ambientC, 'temperature')}</Figure>
+      </td>
       <td>
         <Row style={{ justifyContent: 'flex-end', flexWrap: 'nowrap' }}>
           <Button aria-label={`Fit ${log.name}`} isDisabled={!log.channels.includes('OIL')} onPress={props.onFit}>

@@ -12,6 +12,7 @@ import { AirCurve } from '../../pictures/AirCurve';
 import { useCooler } from '../core/coolerFields';
 import { download } from '../../bench/download';
 import { PLACES } from '../places';
+import { Figure, type FigureKind } from '../figure/Figure';
 
 const SPEEDS = [0, 10, 20, 30, 40, 50, 60, 80, 100, 120, 140, 160, 180];
 
@@ -35,21 +36,21 @@ export function FitFigures({ fit }: { fit: Schemas['PlacementAnswer'] }) {
   const { say, show } = usePreferences();
   const nearest = fit.clearances[0];
   const figures = [
-    ['Shaded', `${fit.shadedPercent.toFixed(0)} %`],
-    ['Opening that feeds it', show(fit.openingCm2, 'area')],
-    ['Sealing', `${fit.sealingPercent.toFixed(0)} %`],
-    ['Clearance behind crash structure', show(fit.crushClearanceMm, 'length')],
-    ['Above the ground', show(fit.groundClearanceMm, 'length')],
-    nearest ? [`To ${nearest.name}`, show(nearest.mm, 'length')] : undefined,
-    fit.heatAheadKw > 0 ? ['Heat ahead of its face', show(fit.heatAheadKw, 'heat')] : undefined,
-    fit.behind.length > 0 ? ['Warmed air goes on to', fit.behind.join(', ')] : undefined,
+    ['SHARE_OF_FACE', 'Shaded', `${fit.shadedPercent.toFixed(0)} %`],
+    ['OPENING_AREA', 'Opening that feeds it', show(fit.openingCm2, 'area')],
+    ['SHARE_OF_FACE', 'Sealing', `${fit.sealingPercent.toFixed(0)} %`],
+    ['CLEARANCE', 'Clearance behind crash structure', show(fit.crushClearanceMm, 'length')],
+    ['CLEARANCE', 'Above the ground', show(fit.groundClearanceMm, 'length')],
+    nearest ? ['CLEARANCE', `To ${nearest.name}`, show(nearest.mm, 'length')] : undefined,
+    fit.heatAheadKw > 0 ? ['MEAN_HEAT', 'Heat ahead of its face', show(fit.heatAheadKw, 'heat')] : undefined,
+    fit.behind.length > 0 ? [undefined, 'Warmed air goes on to', fit.behind.join(', ')] : undefined,
     fit.gaps
-      ? ['Gap above, below', `${show(fit.gaps.aboveMm, 'length')}, ${show(fit.gaps.belowMm, 'length')}`]
+      ? ['CLEARANCE', 'Gap above, below', `${show(fit.gaps.aboveMm, 'length')}, ${show(fit.gaps.belowMm, 'length')}`]
       : undefined,
     fit.gaps
-      ? ['Gap left, right', `${show(fit.gaps.leftMm, 'length')}, ${show(fit.gaps.rightMm, 'length')}`]
+      ? ['CLEARANCE', 'Gap left, right', `${show(fit.gaps.leftMm, 'length')}, ${show(fit.gaps.rightMm, 'length')}`]
       : undefined,
-  ].filter((f): f is [string, string] => f !== undefined);
+  ].filter((f): f is [FigureKind | undefined, string, string] => f !== undefined);
   return (
     <>
       {fit.problems.length > 0 && (
@@ -60,10 +61,18 @@ export function FitFigures({ fit }: { fit: Schemas['PlacementAnswer'] }) {
         </ul>
       )}
       <Gauges aria-label="Figures of this position">
-        {figures.map(([name, value]) => (
+        {figures.map(([of, name, value]) => (
           <div key={name}>
             <dt>{name}</dt>
-            <dd>{value}</dd>
+            <dd>
+              {of ? (
+                <Figure of={of} other>
+                  {value}
+                </Figure>
+              ) : (
+                value
+              )}
+            </dd>
           </div>
         ))}
       </Gauges>
@@ -148,8 +157,16 @@ export function PlacesCompared() {
                 {PLACES[p.place]}
               </PlaceLink>
             </th>
-            <td>{show(p.peakC, 'temperature')}</td>
-            <td>{show(p.peakCoolantC, 'temperature')}</td>
+            <td>
+              <Figure of="PEAK" other={p.place !== design.cooler?.place}>
+                {show(p.peakC, 'temperature')}
+              </Figure>
+            </td>
+            <td>
+              <Figure of="PEAK_COOLANT" other={p.place !== design.cooler?.place}>
+                {show(p.peakCoolantC, 'temperature')}
+              </Figure>
+            </td>
           </tr>
         ))}
       </tbody>

@@ -25,6 +25,7 @@ import { PanelList } from './Panels';
 import { PlacementFields } from './PlacementFields';
 import { Mounts, Placement } from './Mounts';
 import { Relocations } from './Relocations';
+import { Figure } from '../figure/Figure';
 
 const GRID_MM = 5;
 
@@ -272,9 +273,12 @@ function Placed() {
                 <Muted>No air moves through the core at that moment.</Muted>
               )}
               <Muted>
-                {show(core.faceSpeedMPerS, 'airSpeed')} on the open part of the face takes {show(core.heatKw, 'heat')}{' '}
-                out of the oil; the air leaves at {show(core.airOutC, 'temperature')}, which is what stands behind it
-                breathes.
+                <Figure of="FACE_SPEED">{show(core.faceSpeedMPerS, 'airSpeed')}</Figure> on the open part of the face
+                takes <Figure of="CORE_HEAT">{show(core.heatKw, 'heat')}</Figure> out of the oil; the air leaves at{' '}
+                <Figure of="AIR_TEMPERATURE" other>
+                  {show(core.airOutC, 'temperature')}
+                </Figure>
+                , which is what stands behind it breathes.
               </Muted>
             </>
           )}

@@ -8,6 +8,7 @@ import { quantityOf } from '../../words/words';
 import { download } from '../../bench/download';
 import type { Plumbed } from './usePlumbing';
 import { useMoney } from '../../bench/useMoney';
+import { Figure } from '../figure/Figure';
 
 /** Hose and oil are sold in halves of a metre and of a litre. */
 const SOLD_DIGITS = 1;
@@ -51,8 +52,14 @@ export function Bill(props: { plumbed: Plumbed; have: readonly string[]; onHave:
                 {GROUPS[b.group]}: {say(b.what)}
                 {b.number && `, ${b.number}`}
               </th>
-              <td>{b.measure ? show(b.quantity, quantityOf(b.measure), SOLD_DIGITS) : `${b.quantity} pcs`}</td>
-              <td>{b.each > 0 ? money(b.quantity * b.each, 2) : '–'}</td>
+              <td>
+                <Figure of="PIECES">
+                  {b.measure ? show(b.quantity, quantityOf(b.measure), SOLD_DIGITS) : `${b.quantity} pcs`}
+                </Figure>
+              </td>
+              <td>
+                <Figure of="PRICE">{b.each > 0 ? money(b.quantity * b.each, 2) : '–'}</Figure>
+              </td>
               <td>
                 <Toggle
                   label="have"

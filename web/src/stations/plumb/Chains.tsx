@@ -5,6 +5,7 @@ import { Fold, Muted } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import type { Line, Plumbed } from './usePlumbing';
 import { useMoney } from '../../bench/useMoney';
+import { Figure } from '../figure/Figure';
 
 const Strip = styled.ol`
   list-style: none;
@@ -104,16 +105,20 @@ export function Chains({ plumbed }: { plumbed: Plumbed }) {
                       <th scope="row">{j.words}</th>
                       <td style={{ whiteSpace: 'normal', textAlign: 'left' }}>{j.seal}</td>
                       <td style={{ whiteSpace: 'normal', textAlign: 'left' }}>{j.onThread}</td>
-                      <td>{j.wrenchMm === undefined ? '–' : show(j.wrenchMm, 'length')}</td>
+                      <td>
+                        <Figure of="LENGTH">{j.wrenchMm === undefined ? '–' : show(j.wrenchMm, 'length')}</Figure>
+                      </td>
                       <td style={{ whiteSpace: 'normal', textAlign: 'left' }}>
-                        {[
-                          j.torqueLowNm !== undefined &&
-                            j.torqueHighNm !== undefined &&
-                            `${show(j.torqueLowNm, 'torque')} to ${show(j.torqueHighNm, 'torque')}`,
-                          j.turn,
-                        ]
-                          .filter(Boolean)
-                          .join(', or ')}{' '}
+                        <Figure of="TORQUE">
+                          {[
+                            j.torqueLowNm !== undefined &&
+                              j.torqueHighNm !== undefined &&
+                              `${show(j.torqueLowNm, 'torque')} to ${show(j.torqueHighNm, 'torque')}`,
+                            j.turn,
+                          ]
+                            .filter(Boolean)
+                            .join(', or ')}
+                        </Figure>{' '}
                         {j.makers
                           ? `(the maker: ${j.source}; ${j.oiled ? 'oiled' : 'dry'}; ${word('retorque', j.retorque)})`
                           : `(ours: ${j.source})`}

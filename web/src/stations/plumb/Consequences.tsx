@@ -4,6 +4,7 @@ import { Button, Heading, Muted } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import { usePreferences } from '../../preferences/preferences';
 import type { Plumbed } from './usePlumbing';
+import { Figure } from '../figure/Figure';
 
 const List = styled.ul`
   list-style: none;
@@ -84,16 +85,18 @@ export function Consequences({ plumbed, onTurn }: { plumbed: Plumbed; onTurn: (c
           <tbody>
             {(
               [
-                ['Added oil', show(figures.addedOilL, 'volume')],
-                ['Time to fill at idle', `${figures.primeSeconds.toFixed(1)} s`],
-                ['Time for a full leak to empty the sump', `${figures.drainSeconds.toFixed(1)} s`],
-                ['Mass without oil', show(figures.massKg, 'mass', 1)],
-                ['Parts cost', money(figures.price)],
+                ['ADDED_OIL', 'Added oil', show(figures.addedOilL, 'volume')],
+                ['FILL_TIME', 'Time to fill at idle', `${figures.primeSeconds.toFixed(1)} s`],
+                ['DRAIN_TIME', 'Time for a full leak to empty the sump', `${figures.drainSeconds.toFixed(1)} s`],
+                ['MASS', 'Mass without oil', show(figures.massKg, 'mass', 1)],
+                ['PRICE', 'Parts cost', money(figures.price)],
               ] as const
-            ).map(([name, value]) => (
+            ).map(([of, name, value]) => (
               <tr key={name}>
                 <th scope="row">{name}</th>
-                <td>{value}</td>
+                <td>
+                  <Figure of={of}>{value}</Figure>
+                </td>
               </tr>
             ))}
           </tbody>

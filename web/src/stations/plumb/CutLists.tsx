@@ -8,6 +8,7 @@ import { download } from '../../bench/download';
 import { usePresets } from '../../bench/presets';
 import { word } from '../../words/words';
 import type { Line, Plumbed } from './usePlumbing';
+import { Figure } from '../figure/Figure';
 
 const Steps = styled.ol`
   margin: 0;
@@ -63,7 +64,9 @@ export function CutLists({ plumbed }: { plumbed: Plumbed }) {
                 {name}
               </th>
               {lines.map((l) => (
-                <td key={l.name}>{value(l)}</td>
+                <td key={l.name}>
+                  <Figure of="LENGTH">{value(l)}</Figure>
+                </td>
               ))}
             </tr>
           ))}
@@ -71,7 +74,7 @@ export function CutLists({ plumbed }: { plumbed: Plumbed }) {
             <th scope="row">{lines.some((l) => l.cut?.standardMm) ? 'Hose needed' : 'Cut'}</th>
             {lines.map((l) => (
               <td key={l.name}>
-                {l.cut ? `${mm(l.cut.cutMm)} ± ${mm(l.cut.toleranceMm)}` : '–'}
+                <Figure of="CUT_LENGTH">{l.cut ? `${mm(l.cut.cutMm)} ± ${mm(l.cut.toleranceMm)}` : '–'}</Figure>
                 {!l.found && ' ✕'}
               </td>
             ))}
@@ -80,7 +83,9 @@ export function CutLists({ plumbed }: { plumbed: Plumbed }) {
             <tr>
               <th scope="row">Standard line, seat to seat</th>
               {lines.map((l) => (
-                <td key={l.name}>{mm(l.cut?.standardMm)}</td>
+                <td key={l.name}>
+                  <Figure of="CUT_LENGTH">{mm(l.cut?.standardMm)}</Figure>
+                </td>
               ))}
             </tr>
           )}
@@ -97,14 +102,18 @@ export function CutLists({ plumbed }: { plumbed: Plumbed }) {
           <tr>
             <th scope="row">Second elbow, clockwise</th>
             {lines.map((l) => (
-              <td key={l.name}>{l.cut?.twistDeg === undefined ? '–' : `${l.cut.twistDeg.toFixed(0)}°`}</td>
+              <td key={l.name}>
+                <Figure of="LENGTH">{l.cut?.twistDeg === undefined ? '–' : `${l.cut.twistDeg.toFixed(0)}°`}</Figure>
+              </td>
             ))}
           </tr>
           {plumbed.level !== 'WIRE' && (
             <tr>
               <th scope="row">A wire along it measures</th>
               {lines.map((l) => (
-                <td key={l.name}>{mm(l.cut?.wireMm)}</td>
+                <td key={l.name}>
+                  <Figure of="LENGTH">{mm(l.cut?.wireMm)}</Figure>
+                </td>
               ))}
             </tr>
           )}
@@ -113,7 +122,9 @@ export function CutLists({ plumbed }: { plumbed: Plumbed }) {
               <tr>
                 <th scope="row">Tightest bend</th>
                 {lines.map((l) => (
-                  <td key={l.name}>{mm(l.leastRadiusMm)}</td>
+                  <td key={l.name}>
+                    <Figure of="LENGTH">{mm(l.leastRadiusMm)}</Figure>
+                  </td>
                 ))}
               </tr>
               <tr>

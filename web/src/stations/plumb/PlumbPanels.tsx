@@ -6,6 +6,7 @@ import { useSeen } from '../../bench/useSettled';
 import { Button } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import { useMoney } from '../../bench/useMoney';
+import { Figure } from '../figure/Figure';
 
 export const SCHOOL: Record<Schemas['HosePartDocument']['family'], string> = {
   BRAIDED_RUBBER: 'ends used again; braid chafes what it touches.',
@@ -32,13 +33,25 @@ export function Gallery({ points }: { points: readonly Schemas['PressurePoint'][
         {points.map((p) => (
           <tr key={p.kind}>
             <th scope="row">{word('pressurePoint', p.kind)}</th>
-            <td>{show(p.bareGalleryBar, 'pressure')}</td>
+            <td>
+              <Figure of="GALLERY_PRESSURE" other>
+                {show(p.bareGalleryBar, 'pressure')}
+              </Figure>
+            </td>
             <td>
               {p.galleryBar < p.floorBar && '▲ '}
-              {show(p.galleryBar, 'pressure')}
+              <Figure of={p.kind === 'HOT_IDLE' ? 'IDLE_PRESSURE' : 'GALLERY_PRESSURE'} other={p.kind !== 'HOT_IDLE'}>
+                {show(p.galleryBar, 'pressure')}
+              </Figure>
             </td>
-            <td>{show(p.floorBar, 'pressure')}</td>
-            <td>{show(p.coreBar, 'pressure')}</td>
+            <td>
+              <Figure of="BOUND">{show(p.floorBar, 'pressure')}</Figure>
+            </td>
+            <td>
+              <Figure of="GALLERY_PRESSURE" other>
+                {show(p.coreBar, 'pressure')}
+              </Figure>
+            </td>
           </tr>
         ))}
       </tbody>
@@ -89,15 +102,37 @@ export function SizesCompared({
               {s.dash}
               {!s.found && ', no way'}
             </th>
-            <td>{or(s.lossBar, (v) => show(v, 'pressure'))}</td>
+            <td>
+              <Figure of="LOOP_LOSS" other>
+                {or(s.lossBar, (v) => show(v, 'pressure'))}
+              </Figure>
+            </td>
             <td>
               {s.underFloor && '▲ '}
-              {or(s.hotTopBar, (v) => show(v, 'pressure'))}
+              <Figure of="GALLERY_PRESSURE" other>
+                {or(s.hotTopBar, (v) => show(v, 'pressure'))}
+              </Figure>
             </td>
-            <td>{or(s.addedOilL, (v) => show(v, 'volume'))}</td>
-            <td>{or(s.primeSeconds, (v) => `${v.toFixed(1)} s`)}</td>
-            <td>{show(s.massKg, 'mass', 1)}</td>
-            <td>{money(s.price)}</td>
+            <td>
+              <Figure of="ADDED_OIL" other>
+                {or(s.addedOilL, (v) => show(v, 'volume'))}
+              </Figure>
+            </td>
+            <td>
+              <Figure of="FILL_TIME" other>
+                {or(s.primeSeconds, (v) => `${v.toFixed(1)} s`)}
+              </Figure>
+            </td>
+            <td>
+              <Figure of="MASS" other>
+                {show(s.massKg, 'mass', 1)}
+              </Figure>
+            </td>
+            <td>
+              <Figure of="PRICE" other>
+                {money(s.price)}
+              </Figure>
+            </td>
             <td>
               <Button isDisabled={s.chosen} aria-label={`Take ${s.dash}`} onPress={() => onTake(s.hose)}>
                 Take

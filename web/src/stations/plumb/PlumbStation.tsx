@@ -33,6 +33,7 @@ import { Gallery, SizesCompared, WhenSeen } from './PlumbPanels';
 import { LEVELS, usePlumbing, type Level, type Plumbing, type Point } from './usePlumbing';
 import { WireFields } from './WireFields';
 import { POINTS, WayPoints, middleOf } from './WayPoints';
+import { Figure } from '../figure/Figure';
 
 /** How the oil gets to the core and back. */
 export function PlumbStation() {
@@ -259,7 +260,7 @@ function Plumbed() {
                   <>
                     <Heading>
                       Where the oil’s pressure goes at the highest speed, hot:{' '}
-                      {show(loopLossBar(figures.points), 'pressure')}
+                      <Figure of="LOOP_LOSS">{show(loopLossBar(figures.points), 'pressure')}</Figure>
                     </Heading>
                     <PressureBar
                       losses={figures.losses}

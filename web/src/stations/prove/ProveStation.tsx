@@ -16,6 +16,8 @@ import { FitSheet } from '../duty/FitSheet';
 import { TakeLogOut } from '../duty/TakeLogOut';
 import { Readings } from '../Readings';
 import { Station } from '../Station';
+import { Figure } from '../figure/Figure';
+import { pair } from './pair';
 
 /** Decimals that an interval leaves worth writing. */
 const fine = (low: number, high: number) => (high - low >= 2 ? 0 : 1);
@@ -44,8 +46,8 @@ export function ProveStation() {
   const designs = view.designs.map((d) => ({ id: d.id, name: d.id === designId ? design.name : d.design.name }));
   const documentOf = (id: string) => (id === designId ? design : view.designs.find((d) => d.id === id)?.design);
   const bare = view.designs.find((d) => d.design.cooler === undefined)?.id ?? designId;
-  const [before, setBefore] = useState(() => logs[0]?.id);
-  const [after, setAfter] = useState(() => logs[1]?.id);
+  const [before, setBefore] = useState(() => pair(view)[0]?.id);
+  const [after, setAfter] = useState(() => pair(view)[1]?.id);
   // A log knows the design that was driven; where it does not, the car as it was is held against the design at hand.
   const driven = (log: string | undefined, otherwise: string) => {
     const known = logs.find((l) => l.id === log)?.log.design;
@@ -154,15 +156,21 @@ function Told({ answer, behind }: { answer: Answer; behind: boolean }) {
         <tbody>
           <tr>
             <th scope="row">Plateau before</th>
-            <td>{interval(answer.plateauBeforeC, 'temperature')}</td>
+            <td>
+              <Figure of="SESSION_DIFFERENCE">{interval(answer.plateauBeforeC, 'temperature')}</Figure>
+            </td>
           </tr>
           <tr>
             <th scope="row">Plateau after, at the first day’s air and pace</th>
-            <td>{interval(answer.plateauAfterC, 'temperature')}</td>
+            <td>
+              <Figure of="SESSION_DIFFERENCE">{interval(answer.plateauAfterC, 'temperature')}</Figure>
+            </td>
           </tr>
           <tr aria-current="true">
             <th scope="row">Difference</th>
-            <td>{interval(answer.differenceK, 'temperatureDifference')}</td>
+            <td>
+              <Figure of="SESSION_DIFFERENCE">{interval(answer.differenceK, 'temperatureDifference')}</Figure>
+            </td>
           </tr>
         </tbody>
       </FigureTable>
@@ -179,8 +187,12 @@ function Told({ answer, behind }: { answer: Answer; behind: boolean }) {
           {answer.figures.map((f) => (
             <tr key={f.kind ?? 'AIR'}>
               <th scope="row">{f.kind ? word('sessionFigure', f.kind) : 'Air on the day'}</th>
-              <td>{figure(f, f.before)}</td>
-              <td>{figure(f, f.after)}</td>
+              <td>
+                <Figure of="READING">{figure(f, f.before)}</Figure>
+              </td>
+              <td>
+                <Figure of="READING">{figure(f, f.after)}</Figure>
+              </td>
             </tr>
           ))}
         </tbody>
@@ -204,10 +216,11 @@ function Model({ answer }: { answer: Answer }) {
         <section key={name} aria-label={`Model, ${name.toLowerCase()}`}>
           <strong>{name}</strong>
           <p style={{ margin: '2px 0' }}>
-            Peak predicted {show(p.medianC, 'temperature', fine(p.lowC, p.highC))} (
-            {show(p.lowC, 'temperature', fine(p.lowC, p.highC))} to{' '}
-            {show(p.highC, 'temperature', fine(p.lowC, p.highC))}), read{' '}
-            {p.readC === undefined ? '–' : show(p.readC, 'temperature', 1)}.
+            Peak predicted{' '}
+            <Figure of="PEAK" other>
+              {`${show(p.medianC, 'temperature', fine(p.lowC, p.highC))} (${show(p.lowC, 'temperature', fine(p.lowC, p.highC))} to ${show(p.highC, 'temperature', fine(p.lowC, p.highC))})`}
+            </Figure>
+            , read <Figure of="READING">{p.readC === undefined ? '–' : show(p.readC, 'temperature', 1)}</Figure>.
           </p>
           {p.untaught && (
             <p style={{ margin: '2px 0' }}>

@@ -98,6 +98,13 @@ abstract class Workshop {
         assertThat(page).hasURL(Pattern.compile("/" + name.toLowerCase(Locale.ROOT) + "/"));
     }
 
+    /** The address is that of the station before its page is: until then the one before is still there, unseen. */
+    void arrived(String station) {
+        assertThat(page.locator("[data-at=" + station.toLowerCase(Locale.ROOT) + "] .station > *:visible")
+                        .first())
+                .isVisible();
+    }
+
     Locator button(String name) {
         return page.getByRole(
                 AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
@@ -144,7 +151,7 @@ abstract class Workshop {
 
     Locator ruleMark(String name) {
         return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Thermal rule"))
-                .getByRole(AriaRole.IMG, new Locator.GetByRoleOptions().setName(Pattern.compile("^" + name + " ")));
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^" + name + " ")));
     }
 
     Locator findings() {

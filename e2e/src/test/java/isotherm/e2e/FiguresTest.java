@@ -1,0 +1,157 @@
+package isotherm.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Every figure opens and says what it is; what moves it leads to where that is entered. */
+class FiguresTest extends Workshop {
+    private static final List<String> STATIONS = List.of("Duty", "Core", "Place", "Plumb", "Build", "Prove", "Care");
+
+    /** Cells of tables and lists that begin with a number and do not open. */
+    private static final String SHUT =
+            """
+            () => [...document.querySelectorAll('.station td, .station dd')]
+              .filter((e) => e.checkVisibility() && /^[^A-Za-z]*\\d/.test(e.textContent) && !e.querySelector('[data-figure], button, input, label'))
+              .map((e) => e.closest('[aria-label]')?.getAttribute('aria-label') + ': ' + e.textContent)
+            """;
+
+    /** What is folded away is looked at too. */
+    private static final String UNFOLD =
+            "() => document.querySelectorAll('.station details:not([open]) > summary').forEach((s) => s.click())";
+
+    private static final String KINDS = "() => [...new Set([...document.querySelectorAll('.station [data-figure]')]"
+            + ".filter((e) => e.checkVisibility()).map((e) => e.dataset.figure))]";
+
+    private void settled() {
+        assertThat(page.locator("main [aria-busy=true]")).hasCount(0);
+    }
+
+    private Locator explanation() {
+        return page.getByRole(AriaRole.DIALOG);
+    }
+
+    @SuppressWarnings("unchecked")
+    private void allOpen(String where) {
+        settled();
+        page.evaluate(UNFOLD);
+        settled();
+        assertThat((List<String>) page.evaluate(SHUT)).as(where).isEmpty();
+        for (String kind : (List<String>) page.evaluate(KINDS)) {
+            // A finding that came anew is folded again.
+            page.evaluate(UNFOLD);
+            Locator figure =
+                    page.locator(".station [data-figure=" + kind + "]:visible").first();
+            figure.scrollIntoViewIfNeeded();
+            figure.click();
+            assertThat(explanation()).containsText("Equation");
+            assertThat(explanation()).containsText("Source");
+            assertThat(explanation()).not().containsText("Working…");
+            assertThat(explanation().getByRole(AriaRole.ALERT)).hasCount(0);
+            page.keyboard().press("Escape");
+            assertThat(explanation()).hasCount(0);
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"Aldane Corvid", "Brackwater Hauler", "Pell Wren"})
+    void everyFigureOfACarOpens(String car) {
+        page.navigate("/");
+        choose("Car", car);
+        for (String station : STATIONS) {
+            station(station);
+            arrived(station);
+            allOpen(car + ", " + station);
+        }
+        if (button("Compare").count() > 0) {
+            button("Compare").click();
+            assertThat(table("Designs against duties")).isVisible();
+            allOpen(car + ", Compare");
+        }
+        for (String mark : List.of("Air", "Limit", "Peak", "Plateau", "Coolant")) {
+            ruleMark(mark).press("Enter");
+            assertThat(explanation()).containsText("Equation");
+            page.keyboard().press("Escape");
+        }
+    }
+
+    @Test
+    void whatMovesAFigureLeadsToItsField() {
+        open(Garage.unmeasured("corvid"));
+        station("Core");
+        settled();
+        for (Map.Entry<String, String> way : Map.of(
+                        "Rows", "Rows",
+                        "Sealing", "Sealing",
+                        "Air temperature", "Air temperature",
+                        "Engine power", "Engine power")
+                .entrySet()) {
+            ruleMark("Peak").click();
+            assertThat(explanation()).containsText("8 times in 10 it lies between");
+            Locator input = explanation()
+                    .getByRole(
+                            AriaRole.BUTTON,
+                            new Locator.GetByRoleOptions().setName(way.getKey()).setExact(true));
+            input.click();
+            assertThat(page.getByRole(
+                            AriaRole.SPINBUTTON,
+                            new Page.GetByRoleOptions().setName(Pattern.compile("^" + way.getValue()))))
+                    .isFocused();
+        }
+    }
+
+    @Test
+    void oneStepIsTriedByAPressAndTakenBackByAnother() {
+        open(Garage.own("corvid"));
+        station("Core");
+        settled();
+        String before = field("Rows").inputValue();
+        String peak = ruleMark("Peak").getAttribute("aria-label");
+        button(Pattern.compile("^Try: \\d+ rows")).click();
+        assertThat(field("Rows")).not().hasValue(before);
+        saved();
+        station("Plumb");
+        button("Take it back").click();
+        station("Core");
+        assertThat(field("Rows")).hasValue(before);
+        settled();
+        assertThat(ruleMark("Peak").getAttribute("aria-label").substring(0, 12)).isEqualTo(peak.substring(0, 12));
+        assertThat(button("Take it back")).hasCount(0);
+    }
+
+    @Test
+    void theRuleFoldsWhileOneReadsFurtherDownAndOpensByAPress() {
+        page.setViewportSize(1280, 800);
+        page.navigate("/");
+        choose("Car", "Aldane Corvid");
+        for (int[] size : new int[][] {{1280, 800, 70}, {1024, 768, 65}}) {
+            page.setViewportSize(size[0], size[1]);
+            station("Core");
+            settled();
+            double share = page.locator(".station").boundingBox().height / size[1] * 100;
+            assertThat(share).as("decision area at " + size[0]).isGreaterThanOrEqualTo(size[2]);
+        }
+        page.setViewportSize(1280, 800);
+        Locator beside = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Beside it"));
+        beside.evaluate("e => e.scrollTo(0, 400)");
+        assertThat(button("Open the thermal rule ▾")).isVisible();
+        assertThat(ruleMark("Peak")).isVisible();
+        button("Open the thermal rule ▾").click();
+        assertThat(button("Open the thermal rule ▾")).hasCount(0);
+        assertThat(ruleMark("Peak")).isVisible();
+        beside.evaluate("e => e.scrollTo(0, 0)");
+        beside.evaluate("e => e.scrollTo(0, 400)");
+        assertThat(button("Open the thermal rule ▾")).isVisible();
+        beside.evaluate("e => e.scrollTo(0, 0)");
+        assertThat(button("Open the thermal rule ▾")).hasCount(0);
+    }
+}
