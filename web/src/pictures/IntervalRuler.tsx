@@ -41,7 +41,8 @@ export function IntervalRuler({ limits, peakC, lowC, highC, from, to, named }: P
       ? `Peak ${t(peakC)}, 8 times in 10 between ${t(lowC)} and ${t(highC)}`
       : `Peak ${t(peakC)}`;
   return (
-    <div ref={ref}>
+    // Its own width asks for nothing: a table gives it what there is.
+    <div ref={ref} style={{ contain: 'inline-size', width: '100%' }}>
       <svg
         width={width}
         height={named ? 66 : 24}

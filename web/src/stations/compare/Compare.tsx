@@ -6,10 +6,11 @@ import { queries } from '../../api/queries';
 import { usePreferences } from '../../preferences/preferences';
 import { useGo } from '../../bench/useGo';
 import { useBench } from '../../bench/workbench';
-import { Button, Heading, Muted, Row } from '../../kit/kit';
+import { Button, Fold, Heading, Muted, Row } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import type { Quantity } from '../../units/units';
 import { differing, type Difference } from './differing';
+import { Figure, type FigureKind } from '../figure/Figure';
 import { DutyTable } from './DutyTable';
 
 const Page = styled.section`
@@ -20,16 +21,21 @@ const Page = styled.section`
   & .wide {
     overflow-x: auto;
   }
+  & .ruled {
+    min-width: 190px;
+    width: 30%;
+  }
   & td,
   & thead th {
-    min-width: 120px;
+    min-width: 96px;
     white-space: normal;
     vertical-align: top;
   }
 `;
 
-interface Figure {
+interface Compared {
   readonly name: string;
+  readonly kind: FigureKind;
   readonly quantity?: Quantity;
   readonly digits?: number;
   readonly suffix?: string;
@@ -37,27 +43,34 @@ interface Figure {
 }
 
 /** What a builder weighs against each other, in the order of the thermal rule, then what it costs. */
-const FIGURES: readonly Figure[] = [
-  { name: 'Peak of the oil', quantity: 'temperature', of: (o) => o.figures.peakC },
-  { name: 'Plateau', quantity: 'temperature', of: (o) => o.figures.plateauC },
-  { name: 'Highest coolant', quantity: 'temperature', of: (o) => o.figures.peakCoolantC },
-  { name: 'Minutes above the limit', digits: 1, of: (o) => o.figures.aboveLimitSeconds / 60 },
-  { name: 'Oil film at the peak', suffix: 'cSt', digits: 1, of: (o) => o.figures.viscosityAtPeakCst },
-  { name: 'Oil on a cold road', quantity: 'temperature', of: (o) => o.road.oilC },
+const FIGURES: readonly Compared[] = [
+  { name: 'Peak of the oil', kind: 'PEAK', quantity: 'temperature', of: (o) => o.figures.peakC },
+  { name: 'Plateau', kind: 'PLATEAU', quantity: 'temperature', of: (o) => o.figures.plateauC },
+  { name: 'Highest coolant', kind: 'PEAK_COOLANT', quantity: 'temperature', of: (o) => o.figures.peakCoolantC },
+  { name: 'Minutes above the limit', kind: 'PEAK', digits: 1, of: (o) => o.figures.aboveLimitSeconds / 60 },
+  { name: 'Oil film at the peak', kind: 'FILM', suffix: 'cSt', digits: 1, of: (o) => o.figures.viscosityAtPeakCst },
+  { name: 'Oil on a cold road', kind: 'ROAD_OIL', quantity: 'temperature', of: (o) => o.road.oilC },
   {
     name: 'Minutes to where it may be loaded',
+    kind: 'WARM_UP',
     digits: 1,
     of: (o) => (o.road.to65Seconds === undefined ? undefined : o.road.to65Seconds / 60),
   },
-  { name: 'Gallery pressure at the end', quantity: 'pressure', of: (o) => o.circuit.galleryBar },
+  {
+    name: 'Gallery pressure at the end',
+    kind: 'GALLERY_PRESSURE',
+    quantity: 'pressure',
+    of: (o) => o.circuit.galleryBar,
+  },
   {
     name: 'Loss in the loop, maximum engine speed',
+    kind: 'LOOP_LOSS',
     quantity: 'pressure',
     of: (o) => loopLossBar(o.circuit.points),
   },
-  { name: 'Added oil', quantity: 'volume', of: (o) => o.circuit.addedOilL },
-  { name: 'Heat of the core at the end', quantity: 'heat', of: (o) => o.core?.heatKw },
-  { name: 'Mass of the core', quantity: 'mass', digits: 1, of: (o) => o.core?.massKg },
+  { name: 'Added oil', kind: 'ADDED_OIL', quantity: 'volume', of: (o) => o.circuit.addedOilL },
+  { name: 'Heat of the core at the end', kind: 'CORE_HEAT', quantity: 'heat', of: (o) => o.core?.heatKw },
+  { name: 'Mass of the core', kind: 'MASS', quantity: 'mass', digits: 1, of: (o) => o.core?.massKg },
 ];
 
 /** All designs of a car side by side: what differs, then what comes of it. */
@@ -69,20 +82,28 @@ export function Compare() {
   const outcomes = useQueries({
     queries: designs.map((d) => queries.outcome({ car, duty, design: d.design })),
   });
-  const differences = differing(designs.map((d) => d.design));
-  const figure = (f: Figure, o: OutcomeDocument | undefined) => {
+  const figure = (f: Compared, o: OutcomeDocument | undefined) => {
     const v = o && f.of(o);
     if (v === undefined) {
       return '–';
     }
     return f.quantity ? show(v, f.quantity, f.digits) : `${v.toFixed(f.digits ?? 0)}${f.suffix ? ` ${f.suffix}` : ''}`;
   };
+  const all = differing(designs.map((d) => d.design));
+  // Velocity heads and equivalent elbows are the plumbing's own affair: they are there for who asks.
+  const differences = all.filter((d) => !inner(d.path));
+  const inside = all.filter((d) => inner(d.path));
+  const told = FIGURES.map((f) => ({ f, values: outcomes.map((o) => (o.error ? 'no outcome' : figure(f, o.data))) }));
+  const differ = told.filter(({ values }) => new Set(values).size > 1);
+  const alike = told.filter(({ values }) => new Set(values).size === 1);
   return (
     <Page>
       <Row style={{ justifyContent: 'space-between' }}>
-        <Heading>Designs of this car, under “{duty.name}”</Heading>
+        <Heading>Designs of this car</Heading>
         <Button onPress={() => go({ station: 'core' })}>Back to the core</Button>
       </Row>
+      <DutyTable />
+      <Heading>What differs, under “{duty.name}”</Heading>
       <div className="wide">
         <FigureTable aria-label="Designs compared">
           <thead>
@@ -118,7 +139,9 @@ export function Compare() {
               <tr key={row.path}>
                 <th scope="row">{row.label}</th>
                 {row.values.map((v, i) => (
-                  <td key={designs[i]?.id}>{shown(v, row, show)}</td>
+                  <td key={designs[i]?.id}>
+                    {typeof v === 'number' ? <Figure of="READING">{shown(v, row, show)}</Figure> : shown(v, row, show)}
+                  </td>
                 ))}
               </tr>
             ))}
@@ -130,13 +153,8 @@ export function Compare() {
             )}
           </tbody>
           <tbody>
-            {FIGURES.map((f) => (
-              <tr key={f.name}>
-                <th scope="row">{f.name}</th>
-                {outcomes.map((o, i) => (
-                  <td key={designs[i]?.id}>{o.error ? 'no outcome' : figure(f, o.data)}</td>
-                ))}
-              </tr>
+            {differ.map((t) => (
+              <Outcome key={t.f.name} {...t} ids={designs.map((d) => d.id)} chosen={designId} />
             ))}
             <tr>
               <th scope="row">First finding</th>
@@ -147,9 +165,62 @@ export function Compare() {
           </tbody>
         </FigureTable>
       </div>
-      <Muted>Estimates. What is the same in all designs is left out.</Muted>
-      <DutyTable />
+      <Muted>Estimates. What differs comes first; what is the same in all designs is folded away.</Muted>
+      {alike.length > 0 && (
+        <Fold name="The same in all designs" short={`${alike.length}`}>
+          <FigureTable aria-label="The same in all designs">
+            <tbody>
+              {alike.map((t) => (
+                <Outcome key={t.f.name} {...t} ids={designs.map((d) => d.id)} chosen={designId} />
+              ))}
+            </tbody>
+          </FigureTable>
+        </Fold>
+      )}
+      {inside.length > 0 && (
+        <Fold name="Inside the plumbing" short={`${inside.length} differences`}>
+          <FigureTable aria-label="Inside the plumbing">
+            <tbody>
+              {inside.map((row) => (
+                <tr key={row.path}>
+                  <th scope="row">{row.label}</th>
+                  {row.values.map((v, i) => (
+                    <td key={designs[i]?.id}>
+                      {typeof v === 'number' ? (
+                        <Figure of="READING">{shown(v, row, show)}</Figure>
+                      ) : (
+                        shown(v, row, show)
+                      )}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </FigureTable>
+        </Fold>
+      )}
     </Page>
+  );
+}
+
+/** Fields of hoses, plate and plumbing that follow from the parts that were chosen. */
+function inner(path: string): boolean {
+  return /^(cooler\/(feed|back|detail|plateHeads|extraVolumeL|ductHeads)|plumbing)(\/|$)/.test(path);
+}
+
+function Outcome(props: { f: Compared; values: readonly string[]; ids: readonly string[]; chosen: string }) {
+  const { f, values, ids, chosen } = props;
+  return (
+    <tr>
+      <th scope="row">{f.name}</th>
+      {values.map((v, i) => (
+        <td key={ids[i]}>
+          <Figure of={f.kind} other={ids[i] !== chosen}>
+            {v}
+          </Figure>
+        </td>
+      ))}
+    </tr>
   );
 }
 

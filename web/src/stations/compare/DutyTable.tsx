@@ -5,7 +5,10 @@ import { useBench } from '../../bench/workbench';
 import { Heading, Muted, Row, Toggle } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import { usePreferences } from '../../preferences/preferences';
+import { IntervalRuler, rulerEnds } from '../../pictures/IntervalRuler';
 import { percent } from '../../words/odds';
+import { Figure } from '../figure/Figure';
+import { Effort } from './Effort';
 
 /** Each design in each duty that counts, its worst marked; the choice is judged by all of them. */
 export function DutyTable() {
@@ -22,6 +25,7 @@ export function DutyTable() {
         : undefined,
     ),
   );
+  const [from, to] = rulerEnds(car.limits, data?.rows.flatMap((r) => r.cells.flatMap((c) => [c.lowC, c.highC])) ?? []);
   const best = data && designs[data.best];
   const holds = data?.rows[data.best]?.holds;
   return (
@@ -54,6 +58,10 @@ export function DutyTable() {
                     </th>
                   ))}
                   <th scope="col">In all of them</th>
+                  <th scope="col">Parts</th>
+                  <th scope="col">Hours</th>
+                  <th scope="col">Mass</th>
+                  <th scope="col">Added oil</th>
                 </tr>
               </thead>
               <tbody>
@@ -63,12 +71,27 @@ export function DutyTable() {
                     <tr key={d.id} aria-current={i === data.best}>
                       <th scope="row">{d.design.name}</th>
                       {row?.cells.map((c, j) => (
-                        <td key={counted[j]?.id ?? j}>
+                        <td key={counted[j]?.id ?? j} className="ruled">
+                          <IntervalRuler
+                            limits={car.limits}
+                            peakC={c.peakC}
+                            lowC={c.lowC}
+                            highC={c.highC}
+                            from={from}
+                            to={to}
+                          />
                           {row.worst === j && counted.length > 1 ? <b>▼ </b> : null}
-                          {show(c.peakC, 'temperature')}, {percent(c.oddsInBand)}
+                          <Figure of="PEAK" other={d.id !== designId || counted[j]?.id !== dutyId}>
+                            {show(c.peakC, 'temperature')}
+                          </Figure>
+                          ,{' '}
+                          <Figure of="ODDS" other>
+                            {percent(c.oddsInBand)}
+                          </Figure>
                         </td>
                       ))}
                       <td>{row?.holds ? '✓ holds' : 'not sure enough'}</td>
+                      <Effort design={d.design} />
                     </tr>
                   );
                 })}
@@ -76,7 +99,9 @@ export function DutyTable() {
             </FigureTable>
           </div>
           <Muted>
-            Most likely peak, and the odds that it stays under {show(car.limits.targetHighC, 'temperature')}
+            One ruler from {show(from, 'temperature')} to {show(to, 'temperature')}: the peak with the interval that
+            holds it 8 times in 10, the target band dashed, the limit as a bar. Below it the most likely peak and the
+            odds that it stays under {show(car.limits.targetHighC, 'temperature')}
             {counted.length > 1 && '; ▼ marks a design’s worst duty'}. “{best?.design.name}” is most likely to hold
             {counted.length > 1 && ' in its own worst'}
             {holds ? '' : ', though not as surely as you want'}.
