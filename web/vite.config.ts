@@ -25,7 +25,8 @@ export default defineConfig({
         ],
       },
       workbox: {
-        globPatterns: ['**/*.{js,css,html,woff2}'],
+        // The guide's pictures among them: it is read under the car.
+        globPatterns: ['**/*.{js,css,html,woff2}', 'assets/*.png'],
         maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,
         navigateFallback: null,
         // From the first visit on, and never an old page beside a new one.

@@ -26,6 +26,7 @@ const Global = createGlobalStyle`
 const router = createBrowserRouter([
   { path: '/', Component: Shell },
   { path: '/start', Component: Start },
+  { path: '/guide', lazy: async () => ({ Component: (await import('./guide/Guide')).Guide }) },
   { path: PLACE, Component: Shell },
 ]);
 

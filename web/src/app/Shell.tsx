@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
-import { NavLink, Navigate, useParams, useSearchParams } from 'react-router';
+import { NavLink, Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { ApiError, type Schemas } from '../api/client';
 import { queries } from '../api/queries';
@@ -13,6 +13,7 @@ import { ThermalRule } from './Rule';
 import { UnitsSheet } from './UnitsSheet';
 import { Held, useBench, Workbench } from '../bench/workbench';
 import { PresetsContext } from '../bench/presets';
+import { ordered } from '../bench/ordered';
 import { useGo } from '../bench/useGo';
 import { Conflicts, Top } from './Top';
 import { Waiting } from './Waiting';
@@ -212,10 +213,13 @@ export function Shell() {
   );
 }
 
+/** The same for as long as the car is the same. */
+const inOrder = (view: Schemas['CarView']): Schemas['CarView'] => ({ ...view, designs: ordered(view) });
+
 function OneCar({ carId, cars }: { carId: string; cars: Schemas['CarSummary'][] }) {
   const { station, designId } = useParams();
   const [search] = useSearchParams();
-  const view = useQuery(queries.car(carId));
+  const view = useQuery({ ...queries.car(carId), select: inOrder });
   const current = stations.find((s) => s.id === station) ?? (station === 'compare' ? undefined : stations[0]);
   const design = view.data?.designs.find((d) => d.id === designId) ?? view.data?.designs[0];
   const duty = view.data?.duties.find((d) => d.id === search.get('duty')) ?? view.data?.duties[0];
@@ -275,6 +279,7 @@ function StationRail() {
   const { carId, designId, station } = useParams();
   const [search] = useSearchParams();
   const go = useGo();
+  const navigate = useNavigate();
   const { outcome, view, car, design, designId: openDesign } = useBench();
   const { themeName, setTheme } = usePreferences();
   const [units, setUnits] = useState(false);
@@ -321,8 +326,9 @@ function StationRail() {
       </nav>
       <div className="phone">
         <Actions
-          label="Files, units, theme"
+          label="Guide, files, units, theme"
           actions={[
+            { id: 'help', name: 'Guide', run: () => void navigate('/guide') },
             { id: 'files', name: 'Files', run: () => setFiles(true) },
             { id: 'units', name: 'Units', run: () => setUnits(true) },
             {

@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { api, read, basedOn, create, type Schemas } from '../api/client';
@@ -8,7 +8,10 @@ import { Told } from './Repairs';
 import { Actions, AskName, AskSure, Button, Pick, Row } from '../kit/kit';
 import { PHONE } from '../kit/narrow';
 import { useBench } from '../bench/workbench';
+import { moved } from '../bench/ordered';
 import { useGo } from '../bench/useGo';
+
+const StationHelp = lazy(async () => ({ default: (await import('../guide/StationHelp')).StationHelp }));
 
 const Head = styled.header`
   display: flex;
@@ -45,13 +48,21 @@ const Head = styled.header`
 `;
 
 export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
-  const { view, designId, design, changeDesign, undo, redo } = useBench();
+  const { view, car, designId, design, changeCar, changeDesign, undo, redo } = useBench();
+  const built = car.designs?.built === designId;
+  const move = (by: -1 | 1) => {
+    const order = moved(view.designs, designId, by);
+    if (order) {
+      changeCar({ ...car, designs: { ...car.designs, order } });
+    }
+  };
   const { carId, station } = useParams();
   const client = useQueryClient();
   const go = useGo();
   const navigate = useNavigate();
   const [asked, setAsked] = useState<'copy' | 'rename' | 'remove' | 'removeCar'>();
   const [failed, setFailed] = useState<string>();
+  const [help, setHelp] = useState(false);
   const close = () => setAsked(undefined);
   /** What is asked of the server and refused is said, not swallowed. */
   const run = (what: string, work: () => Promise<void>) => {
@@ -115,7 +126,10 @@ export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
         <Pick
           label="Design"
           value={designId}
-          options={view.designs.map((d) => ({ id: d.id, name: d.id === designId ? design.name : d.design.name }))}
+          options={view.designs.map((d) => ({
+            id: d.id,
+            name: `${d.id === designId ? design.name : d.design.name}${d.id === car.designs?.built ? ', as built' : ''}`,
+          }))}
           onChange={(id) => go({ design: id })}
         />
       </div>
@@ -124,6 +138,23 @@ export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
         actions={[
           { id: 'copy', name: 'Copy…', run: () => setAsked('copy') },
           { id: 'rename', name: 'Rename…', run: () => setAsked('rename') },
+          {
+            id: 'built',
+            name: built ? 'Not as built' : 'Mark as built',
+            run: () => changeCar({ ...car, designs: { ...car.designs, built: built ? undefined : designId } }),
+          },
+          {
+            id: 'earlier',
+            name: 'Move up in the list',
+            disabled: moved(view.designs, designId, -1) === undefined,
+            run: () => move(-1),
+          },
+          {
+            id: 'later',
+            name: 'Move down in the list',
+            disabled: moved(view.designs, designId, 1) === undefined,
+            run: () => move(1),
+          },
           { id: 'compare', name: 'Compare all designs', run: () => go({ station: 'compare' }) },
           {
             id: 'remove',
@@ -142,7 +173,21 @@ export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
       {station !== 'compare' && view.designs.length > 1 && (
         <Button onPress={() => go({ station: 'compare' })}>Compare</Button>
       )}
+      {station && station !== 'compare' && (
+        <Button className="one" aria-label="About this station" onPress={() => setHelp(true)}>
+          ?
+        </Button>
+      )}
       <SaveWord />
+      {help && station && (
+        <Suspense>
+          <StationHelp
+            station={station}
+            name={station.charAt(0).toUpperCase() + station.slice(1)}
+            onClose={() => setHelp(false)}
+          />
+        </Suspense>
+      )}
       {failed && (
         <p role="alert" style={{ margin: 0 }}>
           ▲ {failed}

@@ -3,7 +3,7 @@ import type { Schemas } from '../api/client';
 import { usePresets } from '../bench/presets';
 import { useBench } from '../bench/workbench';
 import { DocumentNumber, DocumentNumbers } from '../kit/fields';
-import { Button, Muted, Pick, Row, Sheet } from '../kit/kit';
+import { Button, Muted, Pick, Row, Sheet, TextEntry } from '../kit/kit';
 import { Fields } from '../kit/layout';
 
 export type Reading = Schemas['ReadingDocument'];
@@ -27,9 +27,16 @@ export function AddReading(props: { onClose: () => void; onAdd: (reading: Readin
   const cooled = designs.filter((d) => d.design.cooler !== undefined);
   const [drivenDuty, setDrivenDuty] = useState(() => duties.find((d) => d.id === dutyId)?.id ?? duties[0]?.id);
   const [drivenDesign, setDrivenDesign] = useState(
-    () => (designs.find((d) => d.design.cooler === undefined) ?? designs[0])?.id ?? designId,
+    // What is in the car is most likely what was driven; before that, the car as it was.
+    () =>
+      (
+        designs.find((d) => d.id === car.designs?.built) ??
+        designs.find((d) => d.design.cooler === undefined) ??
+        designs[0]
+      )?.id ?? designId,
   );
   const [ambientC, setAmbient] = useState(duty.ambientC);
+  const [day, setDay] = useState(() => new Date().toISOString().slice(0, 10));
   const { starts, usual } = usePresets();
   const [dash, setDash] = useState({ shownC: car.limits.targetHighC, errorC: usual.dashErrorK });
   const [pressure, setPressure] = useState(starts.measuredPressure);
@@ -41,14 +48,15 @@ export function AddReading(props: { onClose: () => void; onAdd: (reading: Readin
     if (!driven) {
       return undefined;
     }
+    const dated = day ? { day } : {};
     const name = `${KINDS.find((k) => k.id === kind)?.short ?? ''}: ${driven.design.name}`.slice(0, 120);
     if (kind === 'dash') {
-      return asDriven && { name, dash: { design: driven.design, duty: { ...asDriven, ambientC }, ...dash } };
+      return asDriven && { name, ...dated, dash: { design: driven.design, duty: { ...asDriven, ambientC }, ...dash } };
     }
     if (kind === 'pressure') {
-      return { name, pressure: { design: driven.design, ...pressure, ambientC, altitudeM: duty.altitudeM } };
+      return { name, ...dated, pressure: { design: driven.design, ...pressure, ambientC, altitudeM: duty.altitudeM } };
     }
-    return { name, makersHeat: { design: driven.design, oil: driven.design.oil ?? car.oil, ...heat } };
+    return { name, ...dated, makersHeat: { design: driven.design, oil: driven.design.oil ?? car.oil, ...heat } };
   };
   const reading = made();
   return (
@@ -60,6 +68,7 @@ export function AddReading(props: { onClose: () => void; onAdd: (reading: Readin
       )}
       {driven && (
         <Fields>
+          <TextEntry label="Day it was read" value={day} longest={40} needed={false} onChange={setDay} />
           <Pick
             label={kind === 'makersHeat' ? 'Design with the core' : 'Design that was driven'}
             value={driven.id}

@@ -74,6 +74,7 @@ export function Start() {
           <Button onPress={() => setTheme(themeName === 'light' ? 'dark' : 'light')}>
             {themeName === 'light' ? 'Dark theme' : 'Light theme'}
           </Button>
+          <Button onPress={() => void navigate('/guide')}>Guide</Button>
           {back && <Button onPress={() => void navigate(`/cars/${back.id}/duty`)}>Back to {back.name}</Button>}
         </Row>
       </header>
