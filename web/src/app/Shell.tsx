@@ -60,6 +60,11 @@ const Frame = styled.div`
     overflow: auto;
     min-height: 0;
   }
+  @media (min-width: 801px) {
+    & > main > .station {
+      container-type: size;
+    }
+  }
   @media (max-width: 800px) {
     grid-template-columns: minmax(0, 1fr);
     height: auto;
@@ -265,7 +270,8 @@ function OneCar({ carId, cars }: { carId: string; cars: Schemas['CarSummary'][] 
             <Failure />
             {view.data.broken > 0 && <SomeBroken count={view.data.broken} carId={carId} />}
           </div>
-          <ThermalRule />
+          {/* On another station one reads from the top again. */}
+          <ThermalRule key={at} />
           <div className="station">
             <Suspense>{current ? <current.view /> : <Compare />}</Suspense>
           </div>

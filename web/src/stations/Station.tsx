@@ -9,16 +9,40 @@ const Grid = styled.div`
   display: grid;
   grid-template-columns: minmax(290px, 304px) minmax(0, 1fr) minmax(220px, 250px);
   height: 100%;
-  @media (max-width: 1150px) {
+  @media (min-width: 801px) and (max-width: 1150px) {
     grid-template-columns: minmax(280px, 300px) minmax(0, 1fr);
-    grid-template-rows: minmax(0, 1fr) auto;
-    & > .side {
+    && > .side {
       grid-column: 2;
-      max-height: 34vh;
       border-top: 1px solid ${(p) => p.theme.faint};
     }
-    & > .choices {
-      grid-row: 1 / -1;
+    /* What is done at the car keeps the gauges in sight. */
+    &[data-first='work'] {
+      grid-template-rows: minmax(0, 1fr) auto;
+      & > .side {
+        max-height: 34vh;
+      }
+      & > .choices {
+        grid-row: 1 / -1;
+      }
+    }
+    /* Pictures and findings follow each other in one column: a second bar would cut the pictures off. */
+    &:not([data-first='work']) {
+      grid-template-rows: max-content max-content;
+      align-content: start;
+      overflow: auto;
+      & > * {
+        grid-column: 2;
+        overflow: visible;
+      }
+      & > .choices {
+        grid-column: 1;
+        grid-row: 1 / span 2;
+        position: sticky;
+        top: 0;
+        align-self: start;
+        height: 100cqh;
+        overflow: auto;
+      }
     }
   }
   @media (max-width: 800px) {

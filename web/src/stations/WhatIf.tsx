@@ -37,7 +37,7 @@ type Standing = Schemas['StandingDocument'];
 export function WhatIf({ open }: { open: boolean }) {
   const [unfolded, setUnfolded] = useState(open);
   return (
-    <Fold name="What if" short="one step of each choice" open={open} onOpen={setUnfolded}>
+    <Fold name="What if" open={open} onOpen={setUnfolded}>
       {unfolded && <Levers />}
     </Fold>
   );

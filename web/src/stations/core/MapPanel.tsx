@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
+import { PHONE } from '../../kit/narrow';
 import { queries } from '../../api/queries';
 import { useSettled } from '../../bench/useSettled';
 import { useBench } from '../../bench/workbench';
@@ -18,6 +19,15 @@ const Bar = styled.div`
   gap: 8px;
   & > div {
     min-width: 138px;
+  }
+  @media ${PHONE} {
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    & > :first-child {
+      grid-column: 1 / -1;
+    }
+    & > div {
+      min-width: 0;
+    }
   }
 `;
 
