@@ -14,10 +14,17 @@ if [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$now" ]; then
     echo "web: unchanged since the last build"
     exit 0
 fi
+# What is served needs no linters and no tests: a whole build brings them in when they are missing.
 lock=$(sha256sum package-lock.json | cut -d' ' -f1)
-if [ ! -f node_modules/.installed ] || [ "$(cat node_modules/.installed)" != "$lock" ]; then
-    npm ci --no-progress --loglevel=error
-    printf '%s' "$lock" >node_modules/.installed
+had=$(cat node_modules/.installed 2>/dev/null || true)
+if [ "$had" != "$lock" ]; then
+    if [ "${ISOTHERM_SERVE:-}" != 1 ]; then
+        npm ci --no-progress --no-audit --no-fund --loglevel=error
+        printf '%s' "$lock" >node_modules/.installed
+    elif [ "$had" != "$lock without tests" ]; then
+        npm ci --omit=dev --no-progress --no-audit --no-fund --loglevel=error
+        printf '%s' "$lock without tests" >node_modules/.installed
+    fi
 fi
 if [ "${ISOTHERM_SERVE:-}" = 1 ]; then
     npm run --silent bundle

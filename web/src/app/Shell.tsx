@@ -366,7 +366,11 @@ function StationRail() {
 }
 
 function Failure() {
-  const { failure } = useBench();
+  const { failure, saves } = useBench();
+  // What cannot be saved cannot be computed either: it is said once, where it is kept.
+  if (saves.some((s) => s.state.kind === 'refused')) {
+    return null;
+  }
   if (failure && !(failure instanceof ApiError)) {
     return (
       <Told role="status">

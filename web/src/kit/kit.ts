@@ -9,6 +9,6 @@ export { Progress } from './Progress';
 export { QuantityField } from './QuantityField';
 export { Sheet } from './Sheet';
 export { Slide } from './Slide';
-export { TextEntry } from './TextEntry';
+export { dayOf, TextEntry } from './TextEntry';
 export { Toggle } from './Toggle';
 export { Heading, Muted, Row } from './text';

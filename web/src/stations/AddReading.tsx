@@ -3,7 +3,7 @@ import type { Schemas } from '../api/client';
 import { usePresets } from '../bench/presets';
 import { useBench } from '../bench/workbench';
 import { DocumentNumber, DocumentNumbers } from '../kit/fields';
-import { Button, Muted, Pick, Row, Sheet, TextEntry } from '../kit/kit';
+import { Button, Muted, Pick, Row, Sheet, TextEntry, dayOf } from '../kit/kit';
 import { Fields } from '../kit/layout';
 
 export type Reading = Schemas['ReadingDocument'];
@@ -68,7 +68,14 @@ export function AddReading(props: { onClose: () => void; onAdd: (reading: Readin
       )}
       {driven && (
         <Fields>
-          <TextEntry label="Day it was read" value={day} longest={40} needed={false} onChange={setDay} />
+          <TextEntry
+            label="Day it was read"
+            value={day}
+            longest={40}
+            needed={false}
+            check={dayOf('Day it was read')}
+            onChange={setDay}
+          />
           <Pick
             label={kind === 'makersHeat' ? 'Design with the core' : 'Design that was driven'}
             value={driven.id}

@@ -1,7 +1,7 @@
 import { Fragment, useState } from 'react';
 import styled from 'styled-components';
 import { usePreferences } from '../../preferences/preferences';
-import { AskName, Button, Fold, Heading } from '../../kit/kit';
+import { AskName, Button, Fold, Heading, Muted } from '../../kit/kit';
 import { useNarrow } from '../../kit/narrow';
 import { OpenLeaks } from './Leaks';
 import { leaksWith } from './leaks';
@@ -115,7 +115,7 @@ export function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean
         </GateCard>
       ))}
       <OpenLeaks view={view} sheet={sheet} mayWrite={mayWrite} />
-      {!mayWrite && <p style={{ margin: 0 }}>▲ Say who works: every entry carries a name.</p>}
+      {!mayWrite && <Muted>Say who works: every entry carries a name.</Muted>}
       {narrow && next && (
         <section aria-label="Next step">
           <Heading>

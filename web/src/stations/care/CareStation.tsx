@@ -68,7 +68,7 @@ export function CareStation() {
       choices={
         <>
           <TextEntry label="Your name" value={who} longest={60} onChange={setWho} />
-          {!mayWrite && <p style={{ margin: 0 }}>▲ Say who works: every entry carries a name.</p>}
+          {!mayWrite && <Muted>Say who works: every entry carries a name.</Muted>}
           {mayWrite && <Written care={care.data} write={write} />}
           {outbox.refused.map((r) => (
             <p role="alert" key={r.entry.id}>

@@ -10,6 +10,7 @@ import { usePresets } from '../../bench/presets';
 const NEW: Record<string, string> = {
   track: 'New: laps of a circuit',
   climb: 'New: a climb',
+  mountain: 'New: a mountain road',
   cruise: 'New: steady driving',
   warmUp: 'New: a cold start',
   soak: 'New: a stop after hard driving',

@@ -5,7 +5,7 @@ import { api, read, watch, type Schemas, type JobView } from '../../api/client';
 import { queries } from '../../api/queries';
 import { useBench } from '../../bench/workbench';
 import { DocumentNumber } from '../../kit/fields';
-import { Button, Heading, Pick, Progress, QuantityField, Row, Sheet, TextEntry, Toggle } from '../../kit/kit';
+import { dayOf, Button, Heading, Pick, Progress, QuantityField, Row, Sheet, TextEntry, Toggle } from '../../kit/kit';
 import { Fields, FigureTable } from '../../kit/layout';
 import { CHANNELS, SENSORS } from './channels';
 import { ColumnRow } from './ColumnRow';
@@ -124,7 +124,14 @@ export function ImportSheet({ upload, onClose }: { upload: Schemas['UploadView']
           options={view.designs.map((d) => ({ id: d.id, name: d.id === designId ? design.name : d.design.name }))}
           onChange={setDriven}
         />
-        <TextEntry label="Day driven" value={day} longest={40} needed={false} onChange={setDay} />
+        <TextEntry
+          label="Day driven"
+          value={day}
+          longest={40}
+          needed={false}
+          check={dayOf('Day driven')}
+          onChange={setDay}
+        />
         <DocumentNumber
           label="Air on the day"
           schema="KeepDocument"

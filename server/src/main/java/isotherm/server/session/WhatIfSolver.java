@@ -16,7 +16,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
-/** What one step of each choice would bring, and where a figure comes from: the same for HTTP and for {@code solve}. */
+/** What one step of each choice would bring, and where a figure comes from. */
 public final class WhatIfSolver {
     /** Sessions that all steps of all levers run, each with a cold road. */
     private static final int STEPS = 70;

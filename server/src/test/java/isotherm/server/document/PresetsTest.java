@@ -100,7 +100,7 @@ class PresetsTest {
                 .hasSize(Construction.values().length)
                 .doesNotHaveDuplicates();
         assertThat(PRESETS.starts().duties().stream().map(d -> d.id()))
-                .containsExactly("track", "climb", "cruise", "warmUp", "soak");
+                .containsExactly("track", "climb", "mountain", "cruise", "warmUp", "soak");
         assertThat(PRESETS.grades()).contains("5W-40", "10W-60");
     }
 }
