@@ -13,28 +13,6 @@ import { quantityOf, word } from '../../words/words';
 import type { FigureKind } from './Figure';
 import { FIELDS, seek } from './givens';
 
-/** Those that come out of a session, so that it can be told what moves them. */
-const COMPUTED: ReadonlySet<string> = new Set([
-  'PEAK',
-  'PLATEAU',
-  'PEAK_COOLANT',
-  'BARE_PEAK',
-  'MEAN_HEAT',
-  'CORE_HEAT',
-  'FACE_SPEED',
-  'CORE_DROP',
-  'CORE_OUTLET',
-  'GALLERY_PRESSURE',
-  'IDLE_PRESSURE',
-  'LOOP_LOSS',
-  'ADDED_OIL',
-  'FILL_TIME',
-  'DRAIN_TIME',
-  'ROAD_OIL',
-  'WARM_UP',
-  'FILM',
-]);
-
 const Text = styled.dl`
   display: grid;
   grid-template-columns: max-content minmax(0, 1fr);
@@ -52,7 +30,9 @@ const Text = styled.dl`
 export function Explanation(props: { of: FigureKind; shown: ReactNode; other: boolean; onClose: () => void }) {
   const { of, shown, other, onClose } = props;
   const bench = useBenchIfAny();
-  const here = bench && !other && COMPUTED.has(of);
+  // What moves a figure is told where it comes out of a session of the case at hand.
+  const computed = useQuery(queries.presets()).data?.usual.computed ?? [];
+  const here = bench && !other && computed.includes(of);
   return (
     <Sheet title={word('figure', of)} onClose={onClose} widest="640px">
       <p style={{ margin: 0 }}>{word('figure', of, 'what')}</p>

@@ -58,7 +58,10 @@ class BaselineTest extends Workshop {
         assertThat(page.locator("main [aria-busy=true]")).hasCount(0);
         String sealing = field("Sealing").inputValue();
         findings()
-                .getByRole(AriaRole.BUTTON, new com.microsoft.playwright.Locator.GetByRoleOptions().setName("Seal the opening with a shroud and foam"))
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new com.microsoft.playwright.Locator.GetByRoleOptions()
+                                .setName("Seal the opening with a shroud and foam"))
                 .click();
         assertThat(field("Sealing")).hasValue("90");
         assertThat(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Tried")))

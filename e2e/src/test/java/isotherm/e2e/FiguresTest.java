@@ -3,6 +3,7 @@ package isotherm.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -107,6 +108,31 @@ class FiguresTest extends Workshop {
                             new Page.GetByRoleOptions().setName(Pattern.compile("^" + way.getValue()))))
                     .isFocused();
         }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"Light theme", "Dark theme"})
+    void axeFindsNothingInAnExplanationAndWhatIf(String theme) {
+        open(Garage.own("corvid"));
+        if (button(theme).count() > 0) {
+            button(theme).click();
+        }
+        station("Core");
+        arrived("Core");
+        settled();
+        assertThat(button(Pattern.compile("^Try: ")).first()).isVisible();
+        assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
+        // By keyboard, and back to where it was opened.
+        Locator figure = page.locator("dd [data-figure=CORE_HEAT]");
+        figure.focus();
+        page.keyboard().press("Enter");
+        assertThat(table("Inputs")).isVisible();
+        assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
+        page.keyboard().press("Escape");
+        assertThat(figure).isFocused();
+        button("About this station").click();
+        assertThat(page.getByText("Decided here: rows")).isVisible();
+        assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
     }
 
     @Test

@@ -12,6 +12,7 @@ import isotherm.core.fluid.Oil;
 import isotherm.core.hydraulics.CoolerLoop;
 import isotherm.core.hydraulics.OilThermostat;
 import isotherm.core.sheet.Loose;
+import isotherm.core.whatif.Figure;
 import isotherm.server.contract.Checked;
 import isotherm.server.contract.DocumentReader;
 import isotherm.server.contract.Problem;
@@ -186,6 +187,7 @@ public record PresetsDocument(
      * @param coldestC oil at the coldest start
      * @param dashErrorK how far a look at the dash may be off, °C
      * @param ownStream places in which a core has a stream and an outlet to itself
+     * @param computed figures that come out of a session, so that it can be told what moves them
      */
     public record Usual(
             double thermostatSpanK,
@@ -199,7 +201,8 @@ public record PresetsDocument(
             double surePercent,
             double coldestC,
             double dashErrorK,
-            List<Place> ownStream) {
+            List<Place> ownStream,
+            List<Figure> computed) {
         private static final Usual FIGURES = new Usual(
                 OilThermostat.SPAN,
                 OilThermostat.LEAK * 100,
@@ -214,7 +217,8 @@ public record PresetsDocument(
                 DashReading.ERROR,
                 Arrays.stream(Place.values())
                         .filter(p -> p.stream() == Place.Stream.OWN)
-                        .toList());
+                        .toList(),
+                Figure.computed());
     }
 
     /** @return what ships with the application */
