@@ -33,14 +33,21 @@ export function AskName(props: {
   return (
     <Sheet title={props.title} onClose={props.onClose}>
       {props.text && <p style={{ margin: 0 }}>{props.text}</p>}
-      <TextField value={name} onChange={setName} isInvalid={due && wrong} autoFocus>
+      <TextField
+        value={name}
+        onChange={setName}
+        isInvalid={due && wrong}
+        // On the way to a button nothing moves: it would be missed.
+        onBlur={(e) => !(e.relatedTarget instanceof HTMLButtonElement) && setDue(true)}
+        autoFocus
+      >
         <FieldLabel>{props.label}</FieldLabel>
         <Line autoComplete="off" onKeyDown={(e) => e.key === 'Enter' && done()} />
         <Wrong>{due && wrong && `${props.label}: 1 to ${longest} characters are expected`}</Wrong>
       </TextField>
       {props.children}
       <Row>
-        <Button onPress={done}>{props.action}</Button>
+        <Button onPress={done} isDisabled={wrong}>{props.action}</Button>
         <Button onPress={props.onClose}>Cancel</Button>
       </Row>
     </Sheet>

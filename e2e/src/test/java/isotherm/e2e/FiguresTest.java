@@ -7,8 +7,10 @@ import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -42,12 +44,15 @@ class FiguresTest extends Workshop {
     }
 
     @SuppressWarnings("unchecked")
-    private void allOpen(String where) {
+    private void allOpen(String where, Set<String> pressed) {
         settled();
         page.evaluate(UNFOLD);
         settled();
         assertThat((List<String>) page.evaluate(SHUT)).as(where).isEmpty();
         for (String kind : (List<String>) page.evaluate(KINDS)) {
+            if (!pressed.add(kind)) {
+                continue;
+            }
             // A finding that came anew is folded again.
             page.evaluate(UNFOLD);
             Locator figure =
@@ -66,17 +71,19 @@ class FiguresTest extends Workshop {
     @ParameterizedTest
     @ValueSource(strings = {"Aldane Corvid", "Brackwater Hauler", "Pell Wren"})
     void everyFigureOfACarOpens(String car) {
+        // On the first car each kind is pressed on each station, on the others once: the figures are the same.
+        Set<String> pressed = new HashSet<>();
         page.navigate("/");
         choose("Car", car);
         for (String station : STATIONS) {
             station(station);
             arrived(station);
-            allOpen(car + ", " + station);
+            allOpen(car + ", " + station, car.equals("Aldane Corvid") ? new HashSet<>() : pressed);
         }
         if (button("Compare").count() > 0) {
             button("Compare").click();
             assertThat(table("Designs against duties")).isVisible();
-            allOpen(car + ", Compare");
+            allOpen(car + ", Compare", pressed);
         }
         for (String mark : List.of("Air", "Limit", "Peak", "Plateau", "Coolant")) {
             ruleMark(mark).press("Enter");

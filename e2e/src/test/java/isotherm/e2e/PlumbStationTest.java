@@ -216,6 +216,7 @@ class PlumbStationTest extends Workshop {
         byHand.getByLabel("Number").press("Enter");
         byHand.getByRole(AriaRole.SPINBUTTON, new Locator.GetByRoleOptions().setName("Bend radius mm"))
                 .fill("5");
+        page.keyboard().press("Tab");
         assertThat(byHand).containsText("Bend radius mm: 5 is outside 10.0 to 600.0");
         byHand.getByRole(AriaRole.SPINBUTTON, new Locator.GetByRoleOptions().setName("Bend radius mm"))
                 .fill("70");

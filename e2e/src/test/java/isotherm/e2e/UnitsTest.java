@@ -132,6 +132,7 @@ class UnitsTest extends Workshop {
     void designsSideBySideAreInTheReadersUnits() {
         open("Aldane Corvid", "First choice, 10 rows");
         button("Compare").click();
+        unfold("Inside the plumbing");
         for (boolean metric : new boolean[] {true, false}) {
             units(metric ? "All metric" : "All imperial");
             assertThat(page.getByText("Feed hose, length")).isVisible();
