@@ -47,7 +47,9 @@ export function AskName(props: {
       </TextField>
       {props.children}
       <Row>
-        <Button onPress={done} isDisabled={wrong}>{props.action}</Button>
+        <Button onPress={done} isDisabled={wrong}>
+          {props.action}
+        </Button>
         <Button onPress={props.onClose}>Cancel</Button>
       </Row>
     </Sheet>
