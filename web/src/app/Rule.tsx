@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import styled from 'styled-components';
+import { usePresets } from '../bench/presets';
 import { useBench } from '../bench/workbench';
 import { PHONE } from '../kit/narrow';
 import { usePreferences } from '../preferences/preferences';
@@ -75,11 +76,12 @@ export function ThermalRule() {
   const bench = useBench();
   const { show } = usePreferences();
   const [opened, setOpened] = useState<Mark>();
-  const { folded, unfold } = useFolded();
+  const { rule, folded, unfold } = useFolded();
   const t = (celsius: number) => show(celsius, 'temperature');
-  const marks = marksOf(bench, t);
+  const { usual } = usePresets();
+  const marks = marksOf({ ...bench, spanC: usual.thermostatSpanK }, t);
   return (
-    <Frame aria-label="Thermal rule" aria-busy={bench.behind}>
+    <Frame ref={rule} aria-label="Thermal rule" aria-busy={bench.behind}>
       {folded ? (
         <Line>
           {marks

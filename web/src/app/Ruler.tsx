@@ -1,6 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { useState } from 'react';
 import styled, { useTheme } from 'styled-components';
+import { usePresets } from '../bench/presets';
 import { useBench } from '../bench/workbench';
 import { usePreferences } from '../preferences/preferences';
 import { temperatureColour } from '../preferences/theme';
@@ -32,7 +33,8 @@ export function Ruler({ marks, onOpen }: { marks: readonly Mark[]; onOpen: (mark
   const theme = useTheme();
   const [ref, width] = useWidth();
   const [told, setTold] = useState<string>();
-  const thermostat = openingOf(car, design);
+  const { usual } = usePresets();
+  const thermostat = openingOf(car, design, usual.thermostatSpanK);
   const bottom = Math.min(LOW, duty.ambientC - 5);
   const x = scaleLinear([bottom, HIGH], [0, width]).clamp(true);
   const t = (celsius: number) => show(celsius, 'temperature');

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
-import { NavLink, Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
+import { NavLink, Navigate, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { ApiError, type Schemas } from '../api/client';
 import { queries } from '../api/queries';
@@ -224,6 +224,7 @@ const inOrder = (view: Schemas['CarView']): Schemas['CarView'] => ({ ...view, de
 function OneCar({ carId, cars }: { carId: string; cars: Schemas['CarSummary'][] }) {
   const { station, designId } = useParams();
   const [search] = useSearchParams();
+  const { state } = useLocation();
   const view = useQuery({ ...queries.car(carId), select: inOrder });
   const current = stations.find((s) => s.id === station) ?? (station === 'compare' ? undefined : stations[0]);
   const design = view.data?.designs.find((d) => d.id === designId) ?? view.data?.designs[0];
@@ -246,7 +247,9 @@ function OneCar({ carId, cars }: { carId: string; cars: Schemas['CarSummary'][] 
   }
   const at = current?.id ?? 'compare';
   if (design.id !== designId || at !== station) {
-    return <Navigate to={{ pathname: `/cars/${carId}/${at}/${design.id}`, search: search.toString() }} replace />;
+    // What came along, such as a log, comes along further.
+    const whole = { pathname: `/cars/${carId}/${at}/${design.id}`, search: search.toString() };
+    return <Navigate to={whole} state={state} replace />;
   }
   return (
     <Workbench

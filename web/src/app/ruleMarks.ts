@@ -22,23 +22,25 @@ interface Shown {
   readonly design: DesignDocument;
   readonly outcome: OutcomeDocument | undefined;
   readonly interval: Interval | undefined;
+  /** From a thermostat's opening to its full opening, where nothing is said. */
+  readonly spanC: number;
   readonly ghost: { readonly name: string; readonly outcome: OutcomeDocument } | undefined;
 }
 
-/** The thermostat that opens for a design, and where it is fully open. */
-export function openingOf(car: CarDocument, design: DesignDocument) {
+/** The thermostat that opens for a design, and where it is fully open: a usual span later where nothing is said. */
+export function openingOf(car: CarDocument, design: DesignDocument, spanC: number) {
   // In series it is the factory's that opens; without a core of the design's own too.
   const opens = design.work === 'IN_SERIES' ? car.factoryCooler : (design.cooler ?? car.factoryCooler);
   const thermostat = opens?.thermostat;
-  return thermostat && { opensC: thermostat.opensC, fullC: thermostat.fullC ?? thermostat.opensC + 11 };
+  return thermostat && { opensC: thermostat.opensC, fullC: thermostat.fullC ?? thermostat.opensC + spanC };
 }
 
 /** Everything of a case that has a temperature. */
 export function marksOf(
-  { car, duty, design, outcome, interval, ghost }: Shown,
+  { car, duty, design, outcome, interval, ghost, spanC }: Shown,
   t: (celsius: number) => string,
 ): Mark[] {
-  const thermostat = openingOf(car, design);
+  const thermostat = openingOf(car, design, spanC);
   const marks: Mark[] = [
     {
       key: 'air',

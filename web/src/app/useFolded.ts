@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 
 /** So far down somebody reads and does not look at the rule. */
 const DOWN = 90;
@@ -10,12 +10,17 @@ const ROOM = 150;
 export function useFolded() {
   const [folded, setFolded] = useState(false);
   const [held, setHeld] = useState(false);
+  const rule = useRef<HTMLElement>(null);
+  const read = useRef<HTMLElement>(undefined);
+  const height = useRef(0);
   useEffect(() => {
     const scrolled = (e: Event) => {
       const column = e.target;
       if (!(column instanceof HTMLElement) || !column.closest('.station')) {
         return;
       }
+      height.current = rule.current?.offsetHeight ?? 0;
+      read.current = column;
       if (column.scrollTop <= TOP) {
         setFolded(false);
         setHeld(false);
@@ -26,9 +31,18 @@ export function useFolded() {
     document.addEventListener('scroll', scrolled, { capture: true, passive: true });
     return () => document.removeEventListener('scroll', scrolled, { capture: true });
   }, [held]);
+  useLayoutEffect(() => {
+    // What is read stays where it is: a finger on its way to a button would miss it otherwise.
+    const column = read.current;
+    if (column && column.scrollTop > TOP) {
+      column.scrollTop -= height.current - (rule.current?.offsetHeight ?? 0);
+    }
+  }, [folded]);
   return {
+    rule,
     folded,
     unfold: () => {
+      height.current = rule.current?.offsetHeight ?? 0;
       setFolded(false);
       setHeld(true);
     },

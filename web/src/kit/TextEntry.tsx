@@ -11,8 +11,6 @@ interface TextEntryProps {
   /** A name has to be there. */
   readonly needed?: boolean;
   readonly autoFocus?: boolean;
-  /** What else has to be right of it; says what is wrong. */
-  readonly check?: (text: string) => string | undefined;
 }
 
 export const Line = styled(Input)`
@@ -33,7 +31,7 @@ export const Line = styled(Input)`
 `;
 
 /** A line of text, taken when it is left or on Enter. */
-export function TextEntry({ label, value, onChange, longest = 120, needed = true, autoFocus, check }: TextEntryProps) {
+export function TextEntry({ label, value, onChange, longest = 120, needed = true, autoFocus }: TextEntryProps) {
   const [draft, setDraft] = useState<string>();
   // What is wrong is said when the field has been left or sent, not before anything was typed.
   const [due, setDue] = useState(false);
@@ -43,9 +41,7 @@ export function TextEntry({ label, value, onChange, longest = 120, needed = true
       ? `${label}: a text of 1 to ${longest} characters is expected`
       : text.length > longest
         ? `${label}: at most ${longest} characters; these are ${text.length}`
-        : text === '' || check === undefined
-          ? undefined
-          : check(text);
+        : undefined;
   const commit = () => {
     setDue(true);
     if (draft !== undefined && !wrong) {
@@ -78,9 +74,3 @@ export function TextEntry({ label, value, onChange, longest = 120, needed = true
     </TextField>
   );
 }
-
-/** Whether a text is a day; a label for what is wrong with it. */
-export const dayOf = (label: string) => (text: string) =>
-  /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(text))
-    ? undefined
-    : `${label}: a day such as 2026-01-31 is expected, not “${text}”`;

@@ -1,4 +1,5 @@
 import { scaleLinear } from 'd3-scale';
+import { useId } from 'react';
 import { useTheme } from 'styled-components';
 import { usePreferences } from '../preferences/preferences';
 import { temperatureColour } from '../preferences/theme';
@@ -35,6 +36,7 @@ export function IntervalRuler({ limits, peakC, lowC, highC, from, to, named }: P
   const [ref, width] = useWidth();
   const x = scaleLinear([from, to], [6, Math.max(40, width - 6)]).clamp(true);
   const t = (c: number) => show(c, 'temperature', 0);
+  const scale = useId();
   const y = named ? 36 : 12;
   const said =
     lowC !== undefined && highC !== undefined
@@ -51,7 +53,7 @@ export function IntervalRuler({ limits, peakC, lowC, highC, from, to, named }: P
         style={{ display: 'block', overflow: 'visible', fontSize: 12, fontVariantNumeric: 'tabular-nums' }}
       >
         <defs>
-          <linearGradient id={`interval-${from}-${to}`} x1={x(from)} x2={x(to)} gradientUnits="userSpaceOnUse">
+          <linearGradient id={scale} x1={x(from)} x2={x(to)} gradientUnits="userSpaceOnUse">
             {Array.from({ length: 9 }, (_, i) => (
               <stop key={i} offset={i / 8} stopColor={temperatureColour(from + ((to - from) * i) / 8, theme)} />
             ))}
@@ -59,14 +61,7 @@ export function IntervalRuler({ limits, peakC, lowC, highC, from, to, named }: P
         </defs>
         <line x1={x(from)} x2={x(to)} y1={y} y2={y} stroke={theme.faint} strokeWidth={6} />
         {lowC !== undefined && highC !== undefined && (
-          <line
-            x1={x(lowC)}
-            x2={x(highC)}
-            y1={y}
-            y2={y + 0.01}
-            stroke={`url(#interval-${from}-${to})`}
-            strokeWidth={6}
-          />
+          <line x1={x(lowC)} x2={x(highC)} y1={y} y2={y + 0.01} stroke={`url(#${scale})`} strokeWidth={6} />
         )}
         <rect
           x={x(limits.targetLowC)}

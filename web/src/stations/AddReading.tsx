@@ -3,7 +3,7 @@ import type { Schemas } from '../api/client';
 import { usePresets } from '../bench/presets';
 import { useBench } from '../bench/workbench';
 import { DocumentNumber, DocumentNumbers } from '../kit/fields';
-import { Button, Muted, Pick, Row, Sheet, TextEntry, dayOf } from '../kit/kit';
+import { Button, DayEntry, isDay, Muted, Pick, Row, Sheet, today } from '../kit/kit';
 import { Fields } from '../kit/layout';
 
 export type Reading = Schemas['ReadingDocument'];
@@ -36,7 +36,7 @@ export function AddReading(props: { onClose: () => void; onAdd: (reading: Readin
       )?.id ?? designId,
   );
   const [ambientC, setAmbient] = useState(duty.ambientC);
-  const [day, setDay] = useState(() => new Date().toISOString().slice(0, 10));
+  const [day, setDay] = useState(today);
   const { starts, usual } = usePresets();
   const [dash, setDash] = useState({ shownC: car.limits.targetHighC, errorC: usual.dashErrorK });
   const [pressure, setPressure] = useState(starts.measuredPressure);
@@ -45,7 +45,7 @@ export function AddReading(props: { onClose: () => void; onAdd: (reading: Readin
   const driven = choices.find((d) => d.id === drivenDesign) ?? choices[0];
   const asDriven = duties.find((d) => d.id === drivenDuty)?.duty;
   const made = (): Reading | undefined => {
-    if (!driven) {
+    if (!driven || (day !== '' && !isDay(day))) {
       return undefined;
     }
     const dated = day ? { day } : {};
@@ -68,14 +68,7 @@ export function AddReading(props: { onClose: () => void; onAdd: (reading: Readin
       )}
       {driven && (
         <Fields>
-          <TextEntry
-            label="Day it was read"
-            value={day}
-            longest={40}
-            needed={false}
-            check={dayOf('Day it was read')}
-            onChange={setDay}
-          />
+          <DayEntry label="Day it was read" value={day} onChange={setDay} />
           <Pick
             label={kind === 'makersHeat' ? 'Design with the core' : 'Design that was driven'}
             value={driven.id}

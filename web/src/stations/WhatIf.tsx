@@ -1,5 +1,4 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { queries } from '../api/queries';
@@ -8,9 +7,9 @@ import { useBench } from '../bench/workbench';
 import { Button, Fold, Muted } from '../kit/kit';
 import { usePreferences } from '../preferences/preferences';
 import { formatTime } from '../units/units';
-import { word } from '../words/words';
+import { signed, word } from '../words/words';
 import { Figure } from './figure/Figure';
-import { note } from './tried';
+import { useRemedy } from './useRemedy';
 
 const List = styled.ul`
   list-style: none;
@@ -35,16 +34,16 @@ type Standing = Schemas['StandingDocument'];
 
 /** This design's strongest levers: what one step of each would bring, tried by a press. */
 export function WhatIf({ open }: { open: boolean }) {
-  const [unfolded, setUnfolded] = useState(open);
   return (
-    <Fold name="What if" open={open} onOpen={setUnfolded}>
-      {unfolded && <Levers />}
+    <Fold name="What if" open={open}>
+      <Levers />
     </Fold>
   );
 }
 
 function Levers() {
-  const { car, duty, design, designId, behind, changeDesign } = useBench();
+  const { car, duty, design, behind } = useBench();
+  const { apply } = useRemedy();
   const { say } = usePreferences();
   const { data, error, isPlaceholderData } = useQuery({ ...queries.whatIf({ car, duty, design }), enabled: !behind });
   if (error) {
@@ -62,10 +61,7 @@ function Levers() {
             <Button
               aria-label={`Try: ${say(c.label)}`}
               isDisabled={behind || isPlaceholderData}
-              onPress={() => {
-                note(designId, say(c.label), design, c.design);
-                changeDesign(c.design);
-              }}
+              onPress={() => apply(say(c.label), c.design)}
             >
               {say(c.label)}
             </Button>
@@ -73,7 +69,10 @@ function Levers() {
           </li>
         ))}
       </List>
-      <Muted>Against the design as it is. Parts without a price in your lists are not counted.</Muted>
+      <Muted>
+        Against the design as it is. Pressure: {word('pressurePoint', data.at)}, where it is nearest to its floor. Parts
+        without a price in your lists are not counted.
+      </Muted>
     </>
   );
 }
@@ -82,33 +81,32 @@ function Levers() {
 function Effect({ now, after }: { now: Standing; after: Standing }) {
   const { show } = usePreferences();
   const money = useMoney();
-  const sign = (by: number, text: string) => `${by < 0 ? '−' : '+'}${text}`;
-  const parts: { key: string; of: 'PEAK' | 'IDLE_PRESSURE' | 'WARM_UP' | 'PRICE'; text: string }[] = [];
+  const parts: { key: string; of: 'PEAK' | 'PRESSURE_AT_POINT' | 'WARM_UP' | 'PRICE'; text: string }[] = [];
   const peak = after.peakC - now.peakC;
   parts.push({
     key: 'peak',
     of: 'PEAK',
-    text: `peak ${sign(peak, show(Math.abs(peak), 'temperatureDifference', 1))}`,
+    text: `peak ${signed(peak, show(Math.abs(peak), 'temperatureDifference', 1))}`,
   });
   const pressure = after.galleryBar - now.galleryBar;
   if (Math.abs(pressure) >= 0.01) {
     parts.push({
       key: 'pressure',
-      of: 'IDLE_PRESSURE',
-      text: `pressure ${sign(pressure, show(Math.abs(pressure), 'pressure'))}`,
+      of: 'PRESSURE_AT_POINT',
+      text: `pressure ${signed(pressure, show(Math.abs(pressure), 'pressure'))}`,
     });
   }
   if (now.warmSeconds !== undefined && after.warmSeconds !== undefined) {
     const warm = after.warmSeconds - now.warmSeconds;
     if (Math.abs(warm) >= 5) {
-      parts.push({ key: 'warm', of: 'WARM_UP', text: `warm-up ${sign(warm, formatTime(Math.abs(warm)))}` });
+      parts.push({ key: 'warm', of: 'WARM_UP', text: `warm-up ${signed(warm, formatTime(Math.abs(warm)))}` });
     }
   } else if (now.warmSeconds !== after.warmSeconds) {
     parts.push({ key: 'warm', of: 'WARM_UP', text: after.warmSeconds === undefined ? 'never warm' : 'gets warm' });
   }
   if (now.price !== undefined && after.price !== undefined && Math.abs(after.price - now.price) >= 1) {
     const price = after.price - now.price;
-    parts.push({ key: 'price', of: 'PRICE', text: sign(price, money(Math.abs(price))) });
+    parts.push({ key: 'price', of: 'PRICE', text: signed(price, money(Math.abs(price))) });
   }
   return (
     <span>

@@ -79,3 +79,6 @@ export function word(chapter: string, topic: string, part = 'name'): string {
 
 /** A name of something as the head of a row or a list. */
 export const headed = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1);
+
+/** A change with its direction before it. */
+export const signed = (by: number, text: string): string => `${by < 0 ? '−' : '+'}${text}`;

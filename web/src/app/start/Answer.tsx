@@ -11,6 +11,7 @@ import { usePreferences } from '../../preferences/preferences';
 import { odds, percent } from '../../words/odds';
 import { word } from '../../words/words';
 import { ClassFigures } from './ClassFigures';
+import type { BroughtLog } from '../../stations/duty/Logs';
 import type { useFirstCase } from './useFirstCase';
 
 const Box = styled.section`
@@ -125,9 +126,7 @@ function GoOn({ asked }: { asked: ReturnType<typeof useFirstCase> }) {
         ...(old ?? []),
         { id: car.id, name: car.car.name, broken: false },
       ]);
-      // A log that cannot be read is no reason to lose the car: its own station says what is wrong with it.
-      const upload = log && (await uploaded(car.id, log));
-      void navigate(`/cars/${car.id}/duty`, { state: { upload } });
+      void navigate(`/cars/${car.id}/duty`, { state: log && (await uploaded(car.id, log)) });
     } catch (e) {
       setProblem(e instanceof Error ? e.message : String(e));
       setBusy(false);
@@ -155,14 +154,17 @@ function GoOn({ asked }: { asked: ReturnType<typeof useFirstCase> }) {
   );
 }
 
-async function uploaded(carId: string, log: File): Promise<Schemas['UploadView'] | undefined> {
+/** A log that cannot be read is no reason to lose the car: it is said where logs are imported. */
+async function uploaded(carId: string, log: File): Promise<BroughtLog> {
   try {
-    return await send<Schemas['UploadView']>(
-      `/cars/${carId}/uploads?name=${encodeURIComponent(log.name)}`,
-      log,
-      'application/octet-stream',
-    );
-  } catch {
-    return undefined;
+    return {
+      upload: await send<Schemas['UploadView']>(
+        `/cars/${carId}/uploads?name=${encodeURIComponent(log.name)}`,
+        log,
+        'application/octet-stream',
+      ),
+    };
+  } catch (e) {
+    return { problem: e instanceof Error ? e.message : String(e) };
   }
 }

@@ -9,7 +9,7 @@ import { AskSure, Button, Heading, Muted, Row } from '../../kit/kit';
 export function DemoCars() {
   const client = useQueryClient();
   const navigate = useNavigate();
-  const here = useQuery(queries.demo()).data ?? [];
+  const here = useQuery(queries.demo()).data;
   const [busy, setBusy] = useState(false);
   const [asked, setAsked] = useState(false);
   const [problem, setProblem] = useState<string>();
@@ -22,7 +22,7 @@ export function DemoCars() {
     setBusy(true);
     setProblem(undefined);
     try {
-      const [first] = await read(api.POST('/api/demo'));
+      const [first] = (await read(api.POST('/api/demo'))).cars;
       await again();
       if (first) {
         void navigate(`/cars/${first}/duty`);
@@ -40,12 +40,12 @@ export function DemoCars() {
         one that needs no cooler. They stand beside your own cars and change nothing of them.
       </Muted>
       <Row>
-        {here.length < 3 && (
+        {here?.whole === false && (
           <Button onPress={() => void load()} isDisabled={busy}>
             {busy ? 'Loading…' : 'Load demo garage'}
           </Button>
         )}
-        {here.length > 0 && <Button onPress={() => setAsked(true)}>Remove demo garage…</Button>}
+        {here && here.cars.length > 0 && <Button onPress={() => setAsked(true)}>Remove demo garage…</Button>}
       </Row>
       {problem && <p role="alert">▲ {problem}</p>}
       {asked && (

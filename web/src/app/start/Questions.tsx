@@ -1,6 +1,6 @@
 import styled from 'styled-components';
 import type { Schemas } from '../../api/client';
-import { range } from '../../api/descriptions';
+import { choices, range } from '../../api/descriptions';
 import { Choice, Muted, QuantityField } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
 import { word } from '../../words/words';
@@ -18,8 +18,6 @@ const List = styled.ol`
 const Short = styled.div`
   max-width: 260px;
 `;
-
-const USES = ['TRACK', 'TOW', 'MOUNTAIN', 'ROAD'] as const;
 
 const SHOWS: readonly { id: Shows; name: string }[] = [
   { id: 'nothing', name: 'Nothing yet' },
@@ -44,7 +42,7 @@ export function Questions(props: { classes: readonly Schemas['CarClass'][]; aske
       <li>
         <Choice
           label="2  What is the hardest that it does?"
-          options={USES.map((id) => ({ id, name: word('use', id) }))}
+          options={choices('FromClass', 'use').map((id) => ({ id, name: word('use', id) }))}
           value={told.use}
           onChange={(use) => tell({ use })}
         />

@@ -79,6 +79,7 @@ export function Compare() {
   const { say, show } = usePreferences();
   const go = useGo();
   const designs = view.designs.map((d) => ({ id: d.id, design: d.id === designId ? design : d.design }));
+  const ids = designs.map((d) => d.id);
   const outcomes = useQueries({
     queries: designs.map((d) => queries.outcome({ car, duty, design: d.design })),
   });
@@ -136,14 +137,7 @@ export function Compare() {
           </thead>
           <tbody>
             {differences.map((row) => (
-              <tr key={row.path}>
-                <th scope="row">{row.label}</th>
-                {row.values.map((v, i) => (
-                  <td key={designs[i]?.id}>
-                    {typeof v === 'number' ? <Figure of="READING">{shown(v, row, show)}</Figure> : shown(v, row, show)}
-                  </td>
-                ))}
-              </tr>
+              <Differing key={row.path} row={row} ids={ids} />
             ))}
             {differences.length === 0 && (
               <tr>
@@ -154,7 +148,7 @@ export function Compare() {
           </tbody>
           <tbody>
             {differ.map((t) => (
-              <Outcome key={t.f.name} {...t} ids={designs.map((d) => d.id)} chosen={designId} />
+              <Outcome key={t.f.name} {...t} ids={ids} chosen={designId} />
             ))}
             <tr>
               <th scope="row">First finding</th>
@@ -171,7 +165,7 @@ export function Compare() {
           <FigureTable aria-label="The same in all designs">
             <tbody>
               {alike.map((t) => (
-                <Outcome key={t.f.name} {...t} ids={designs.map((d) => d.id)} chosen={designId} />
+                <Outcome key={t.f.name} {...t} ids={ids} chosen={designId} />
               ))}
             </tbody>
           </FigureTable>
@@ -182,18 +176,7 @@ export function Compare() {
           <FigureTable aria-label="Inside the plumbing">
             <tbody>
               {inside.map((row) => (
-                <tr key={row.path}>
-                  <th scope="row">{row.label}</th>
-                  {row.values.map((v, i) => (
-                    <td key={designs[i]?.id}>
-                      {typeof v === 'number' ? (
-                        <Figure of="READING">{shown(v, row, show)}</Figure>
-                      ) : (
-                        shown(v, row, show)
-                      )}
-                    </td>
-                  ))}
-                </tr>
+                <Differing key={row.path} row={row} ids={ids} />
               ))}
             </tbody>
           </FigureTable>
@@ -206,6 +189,21 @@ export function Compare() {
 /** Fields of hoses, plate and plumbing that follow from the parts that were chosen. */
 function inner(path: string): boolean {
   return /^(cooler\/(feed|back|detail|plateHeads|extraVolumeL|ductHeads)|plumbing)(\/|$)/.test(path);
+}
+
+/** A choice in which designs differ. */
+function Differing({ row, ids }: { row: Difference; ids: readonly string[] }) {
+  const { show } = usePreferences();
+  return (
+    <tr>
+      <th scope="row">{row.label}</th>
+      {row.values.map((v, i) => (
+        <td key={ids[i]}>
+          {typeof v === 'number' ? <Figure of="READING">{shown(v, row, show)}</Figure> : shown(v, row, show)}
+        </td>
+      ))}
+    </tr>
+  );
 }
 
 function Outcome(props: { f: Compared; values: readonly string[]; ids: readonly string[]; chosen: string }) {

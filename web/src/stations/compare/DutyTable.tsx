@@ -91,7 +91,7 @@ export function DutyTable() {
                         </td>
                       ))}
                       <td>{row?.holds ? '✓ holds' : 'not sure enough'}</td>
-                      <Effort design={d.design} />
+                      <Effort design={d.design} price={row?.price} />
                     </tr>
                   );
                 })}

@@ -7,7 +7,7 @@ import { usePreferences } from '../../preferences/preferences';
 import { Figure } from '../figure/Figure';
 
 /** What a design takes: money, hours, mass, oil. Of one whose plumbing is not planned, core and hose by their prices. */
-export function Effort({ design }: { design: DesignDocument }) {
+export function Effort({ design, price }: { design: DesignDocument; price: number | undefined }) {
   const { car, duty } = useBench();
   const { show } = usePreferences();
   const money = useMoney();
@@ -18,19 +18,15 @@ export function Effort({ design }: { design: DesignDocument }) {
     ...queries.plumb(`compare ${JSON.stringify(asked)}`, asked, {}),
     enabled: planned,
   });
-  const rough = useQuery({
-    ...queries.whatIf(asked),
-    enabled: design.cooler !== undefined && (!planned || plumbed.isError),
-  });
-  const priced = plumbed.data?.kit.toBuy ?? rough.data?.now.price;
+  const priced = plumbed.data?.kit.toBuy ?? price;
   const mass = outcome?.core && outcome.core.massKg + (plumbed.data?.figures?.massKg ?? 0);
-  const waits = (planned && plumbed.isPending) || (!planned && rough.isLoading);
+  const waits = planned && plumbed.isPending;
   const about = plumbed.data ? '' : 'from ';
   return (
     <>
       <td>
         <Figure of="PRICE" other>
-          {priced === undefined ? (waits ? '…' : '–') : `${about}${money(priced)}`}
+          {waits ? '…' : priced === undefined ? '–' : `${about}${money(priced)}`}
         </Figure>
       </td>
       <td>

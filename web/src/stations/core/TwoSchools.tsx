@@ -102,7 +102,7 @@ export function TwoSchools() {
             {row(
               'Core',
               (c) => (c.design.cooler ? `${c.design.cooler.rows} × ${show(c.design.cooler.widthMm, 'length')}` : '–'),
-              'LENGTH',
+              'SIZE',
             )}
             {row('Part', (c) => (c.maker ? `${c.maker} ${c.number}` : '–'))}
             {row('Peak', (c) => show(c.peakC, 'temperature'), 'PEAK')}

@@ -5,7 +5,20 @@ import { api, read, watch, type Schemas, type JobView } from '../../api/client';
 import { queries } from '../../api/queries';
 import { useBench } from '../../bench/workbench';
 import { DocumentNumber } from '../../kit/fields';
-import { dayOf, Button, Heading, Pick, Progress, QuantityField, Row, Sheet, TextEntry, Toggle } from '../../kit/kit';
+import {
+  Button,
+  DayEntry,
+  Heading,
+  isDay,
+  Pick,
+  Progress,
+  QuantityField,
+  Row,
+  Sheet,
+  TextEntry,
+  today,
+  Toggle,
+} from '../../kit/kit';
 import { Fields, FigureTable } from '../../kit/layout';
 import { CHANNELS, SENSORS } from './channels';
 import { ColumnRow } from './ColumnRow';
@@ -46,7 +59,7 @@ export function ImportSheet({ upload, onClose }: { upload: Schemas['UploadView']
     // What is in the car is most likely what was driven.
     view.designs.some((d) => d.id === car.designs?.built) ? (car.designs?.built ?? designId) : designId,
   );
-  const [day, setDay] = useState(() => new Date().toISOString().slice(0, 10));
+  const [day, setDay] = useState(today);
   const [problem, setProblem] = useState<string>();
   const [job, setJob] = useState<JobView>();
   const [kept, setKept] = useState<{ log: Schemas['LogDocument']; report: Schemas['LogReport'] }>();
@@ -124,14 +137,7 @@ export function ImportSheet({ upload, onClose }: { upload: Schemas['UploadView']
           options={view.designs.map((d) => ({ id: d.id, name: d.id === designId ? design.name : d.design.name }))}
           onChange={setDriven}
         />
-        <TextEntry
-          label="Day driven"
-          value={day}
-          longest={40}
-          needed={false}
-          check={dayOf('Day driven')}
-          onChange={setDay}
-        />
+        <DayEntry label="Day driven" value={day} onChange={setDay} />
         <DocumentNumber
           label="Air on the day"
           schema="KeepDocument"
@@ -272,7 +278,7 @@ export function ImportSheet({ upload, onClose }: { upload: Schemas['UploadView']
         />
       ) : (
         <Row>
-          <Button onPress={() => void keep()} isDisabled={name.trim() === ''}>
+          <Button onPress={() => void keep()} isDisabled={name.trim() === '' || (day !== '' && !isDay(day))}>
             Keep this log
           </Button>
           <Button onPress={leave}>Cancel</Button>

@@ -15,16 +15,22 @@ import { ImportSheet } from './ImportSheet';
 import { FitSheet } from './FitSheet';
 import { Figure } from '../figure/Figure';
 
+/** A log that came together with its car: to be looked at, or what is wrong with it. */
+export interface BroughtLog {
+  readonly upload?: Schemas['UploadView'];
+  readonly problem?: string;
+}
+
 /** The car's logs: brought in, looked at, driven again, fitted. */
 export function Logs() {
   const { view } = useBench();
   const client = useQueryClient();
   const go = useGo();
   // One that came with the car is looked at first.
-  const brought = useLocation().state as { upload?: Schemas['UploadView'] } | null;
+  const brought = useLocation().state as BroughtLog | null;
   const [upload, setUpload] = useState<Schemas['UploadView'] | undefined>(brought?.upload);
   const [sending, setSending] = useState(false);
-  const [problem, setProblem] = useState<string>();
+  const [problem, setProblem] = useState(brought?.problem);
   const [shown, setShown] = useState<Schemas['LogView']>();
   const [fitted, setFitted] = useState<Schemas['LogView']>();
   const [removed, setRemoved] = useState<Schemas['LogView']>();

@@ -9,9 +9,9 @@ import { Button, Heading, Muted, Row, Sheet } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import { usePreferences } from '../../preferences/preferences';
 import type { Quantity } from '../../units/units';
-import { quantityOf, word } from '../../words/words';
+import { quantityOf, signed, word } from '../../words/words';
 import type { FigureKind } from './Figure';
-import { FIELDS, seek } from './givens';
+import { seek } from './givens';
 
 const Text = styled.dl`
   display: grid;
@@ -32,7 +32,7 @@ export function Explanation(props: { of: FigureKind; shown: ReactNode; other: bo
   const bench = useBenchIfAny();
   // What moves a figure is told where it comes out of a session of the case at hand.
   const computed = useQuery(queries.presets()).data?.usual.computed ?? [];
-  const here = bench && !other && computed.includes(of);
+  const comes = computed.includes(of);
   return (
     <Sheet title={word('figure', of)} onClose={onClose} widest="640px">
       <p style={{ margin: 0 }}>{word('figure', of, 'what')}</p>
@@ -40,14 +40,14 @@ export function Explanation(props: { of: FigureKind; shown: ReactNode; other: bo
         <dt>Shown</dt>
         <dd>
           <b>{shown}</b>
-          {other && <Muted> for another case than the one at hand</Muted>}
+          {comes && other && <Muted> for another case than the one at hand</Muted>}
         </dd>
         <dt>Equation</dt>
         <dd>{word('figure', of, 'equation')}</dd>
         <dt>Source</dt>
         <dd>{word('figure', of, 'source')}</dd>
       </Text>
-      {here && <Computed of={of} onClose={onClose} />}
+      {comes && !other && bench && <Computed of={of} onClose={onClose} />}
       <Row>
         <Button onPress={onClose}>Close</Button>
       </Row>
@@ -78,7 +78,7 @@ function Computed({ of, onClose }: { of: FigureKind; onClose: () => void }) {
   const reach = (m: Schemas['MoveDocument']) => {
     onClose();
     go({ station: m.station.toLowerCase() });
-    seek(FIELDS[m.given]);
+    seek(m.given);
   };
   return (
     <>
@@ -109,7 +109,7 @@ function Computed({ of, onClose }: { of: FigureKind; onClose: () => void }) {
                   <Button onPress={() => reach(m)}>{word('given', m.given)}</Button>
                 </th>
                 <td>{say(m.step)}</td>
-                <td>{signed(m.change, quantity, show)}</td>
+                <td>{changed(m.change, quantity, show)}</td>
               </tr>
             ))}
           </tbody>
@@ -133,12 +133,12 @@ function digitsOf(quantity: Quantity, width: number): number | undefined {
   return quantity === 'temperature' ? 0 : width < 0.2 ? 2 : width < 2 ? 1 : undefined;
 }
 
-function signed(
-  change: number,
+function changed(
+  by: number,
   quantity: Quantity,
   show: (base: number, quantity: Quantity, digits?: number) => string,
 ): string {
   const difference = quantity === 'temperature' ? 'temperatureDifference' : quantity;
-  const digits = Math.abs(change) < 0.1 ? 3 : Math.abs(change) < 1 ? 2 : 1;
-  return `${change < 0 ? '−' : '+'}${show(Math.abs(change), difference, digits)}`;
+  const digits = Math.abs(by) < 0.1 ? 3 : Math.abs(by) < 1 ? 2 : 1;
+  return signed(by, show(Math.abs(by), difference, digits));
 }

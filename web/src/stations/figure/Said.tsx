@@ -3,58 +3,69 @@ import { usePreferences } from '../../preferences/preferences';
 import { pieces, type Message, type SaidFigure } from '../../words/words';
 import { Figure, type FigureKind } from './Figure';
 
-/** What a figure of a finding or a verdict is, by its place in the sentence; else by what it measures. */
-const NAMES: Record<string, FigureKind> = {
-  peak: 'PEAK',
-  bare: 'BARE_PEAK',
-  plateau: 'PLATEAU',
-  coolant: 'PEAK_COOLANT',
-  target: 'TARGET',
-  limit: 'OIL_LIMIT',
-  bound: 'BOUND',
-  floor: 'BOUND',
-  rated: 'BOUND',
-  least: 'BOUND',
-  opens: 'OPENING',
-  full: 'OPENING',
-  ambient: 'AIR_TEMPERATURE',
-  loop: 'LOOP_LOSS',
-  odds: 'ODDS',
-  oddsWithout: 'ODDS',
-  inBand: 'ODDS',
-  underLimit: 'ODDS',
-  without: 'ODDS',
-  relief: 'READING',
-  speed: 'READING',
+type Kinds = Readonly<Record<string, FigureKind>>;
+
+/** Figures of the case at hand, by the message that they stand in; what moves them can be told. */
+const OWN: Readonly<Record<string, Kinds>> = {
+  'finding.TOO_HOT.what': { peak: 'PEAK' },
+  'finding.TOO_HOT.why': { viscosity: 'FILM', rate: 'CLIMB' },
+  'finding.MARGINAL.why': { peak: 'PEAK', plateau: 'PLATEAU' },
+  'finding.HOLDS.why': { peak: 'PEAK', plateau: 'PLATEAU' },
+  'finding.NOT_NEEDED.what': { peak: 'BARE_PEAK' },
+  'finding.THIN_FILM.what': { viscosity: 'FILM', peak: 'PEAK' },
+  'finding.COOLANT_PAYS.what': { coolant: 'PEAK_COOLANT' },
+  'finding.COOLANT_BOILS.what': { coolant: 'PEAK_COOLANT' },
+  'finding.TOO_COLD.what': { oil: 'ROAD_OIL' },
+  'finding.INTAKE_HEATED.why': { air: 'AIR_OUTLET' },
+  'verdict.NOT_NEEDED.why': { bare: 'BARE_PEAK' },
+  'verdict.NEEDED_FOR_PLANNED.why': { bare: 'BARE_PEAK' },
+  'verdict.PROBABLY_NOT.why': { then: 'PEAK' },
+  'verdict.CANNOT_TELL.why': { then: 'PEAK' },
+  'verdict.TRY_FIRST.why': { then: 'PEAK' },
+  'verdict.PROBABLY_NEEDED.why': { then: 'PEAK' },
+  'verdict.NEEDED.why': { bare: 'BARE_PEAK', then: 'PEAK' },
+  'verdict.COVERED.why': { bare: 'BARE_PEAK', then: 'PEAK' },
 };
 
-const MEASURES: Record<string, FigureKind> = {
-  TEMPERATURE: 'PEAK',
-  TEMPERATURE_DIFFERENCE: 'PEAK',
-  PRESSURE: 'GALLERY_PRESSURE',
-  VISCOSITY: 'FILM',
-  VOLUME: 'ADDED_OIL',
-  TIME: 'WARM_UP',
-  SHARE: 'SHARE_OF_FACE',
-  AIR_SPEED: 'FACE_SPEED',
-  HEAT: 'CORE_HEAT',
+/** All others, by what they measure and their place in the sentence; where the place says nothing, by the first. */
+const OTHERS: Readonly<Record<string, readonly [FigureKind, Kinds?]>> = {
+  TEMPERATURE: [
+    'PEAK',
+    {
+      coolant: 'PEAK_COOLANT',
+      without: 'PEAK_COOLANT',
+      target: 'TARGET',
+      limit: 'OIL_LIMIT',
+      bound: 'BOUND',
+      warm: 'BOUND',
+      opens: 'OPENING',
+      full: 'OPENING',
+      ambient: 'CONDITION',
+      oil: 'CONDITION',
+    },
+  ],
+  TEMPERATURE_DIFFERENCE: ['DIFFERENCE'],
+  TEMPERATURE_RATE: ['CLIMB'],
+  PRESSURE: [
+    'PRESSURE_AT_POINT',
+    { loop: 'LOOP_LOSS', floor: 'BOUND', bound: 'BOUND', test: 'BOUND', relief: 'READING' },
+  ],
+  VISCOSITY: ['FILM', { bound: 'BOUND' }],
+  VOLUME: ['ADDED_OIL'],
+  TIME: ['WARM_UP'],
+  SHARE: ['SHARE_OF_FACE', { odds: 'ODDS', oddsWithout: 'ODDS', inBand: 'ODDS', underLimit: 'ODDS' }],
+  SPEED: ['CONDITION'],
+  ENGINE_SPEED: ['CONDITION'],
+  AIR_SPEED: ['FACE_SPEED'],
+  HEAT: ['CORE_HEAT'],
 };
 
-/** Figures that are the present design's own, under the present duty. */
-const OWN = new Set(['peak', 'bare', 'plateau', 'coolant', 'loop', 'viscosity']);
-
-function Piece({ figure }: { figure: SaidFigure }) {
-  const named = NAMES[figure.name];
-  const measured = MEASURES[figure.measure];
-  // A pressure without the cooler is a pressure, whatever its place is called.
-  const kind =
-    measured === undefined || measured === 'PEAK' || measured === 'SHARE_OF_FACE'
-      ? (named ?? measured)
-      : named === 'BOUND' || named === 'LOOP_LOSS' || named === 'READING'
-        ? named
-        : measured;
+function Piece({ of, figure }: { of: string; figure: SaidFigure }) {
+  const own = OWN[of]?.[figure.name];
+  const [usual, placed] = OTHERS[figure.measure] ?? [];
+  const kind = own ?? placed?.[figure.name] ?? usual;
   return kind ? (
-    <Figure of={kind} other={!OWN.has(figure.name)}>
+    <Figure of={kind} other={own === undefined}>
       {figure.text}
     </Figure>
   ) : (
@@ -66,6 +77,6 @@ function Piece({ figure }: { figure: SaidFigure }) {
 export function Said({ message }: { message: Message }) {
   const { units } = usePreferences();
   return pieces(message, units).map((p, i) => (
-    <Fragment key={i}>{typeof p === 'string' ? p : <Piece figure={p} />}</Fragment>
+    <Fragment key={i}>{typeof p === 'string' ? p : <Piece of={message.key} figure={p} />}</Fragment>
   ));
 }

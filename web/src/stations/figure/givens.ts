@@ -1,24 +1,26 @@
 import type { Schemas } from '../../api/client';
+import { word } from '../../words/words';
 
 type Given = Schemas['MoveDocument']['given'];
 
-/** Where an input is entered on its station: the fold that it lies in, and its label; without a label the station is enough. */
-export const FIELDS: Record<Given, { readonly fold?: string; readonly label?: string }> = {
-  AIR: { label: 'Air temperature' },
-  POWER: { fold: 'Engine', label: 'Engine power' },
-  HEAT: { fold: 'Engine', label: 'Share into the oil' },
+/** Where an input is entered on its station: in which fold, and whether in a field, which has the input's name. */
+const PLACES: Record<Given, { readonly fold?: string; readonly field?: boolean }> = {
+  AIR: { field: true },
+  POWER: { fold: 'Engine', field: true },
+  HEAT: { fold: 'Engine', field: true },
   SUMP: { fold: 'Heat lost by sump and block' },
   RADIATOR: { fold: 'Coolant and radiator' },
-  GAUGE: { fold: 'Oil pump and gauge', label: 'Gauge reads' },
-  OIL_VOLUME: { fold: 'Oil', label: 'Oil in the engine' },
-  PUMP: { fold: 'Oil pump and gauge', label: 'Oil per revolution' },
+  GAUGE: { fold: 'Oil pump and gauge', field: true },
+  OIL_VOLUME: { fold: 'Oil', field: true },
+  PUMP: { fold: 'Oil pump and gauge', field: true },
   OIL: { fold: 'Oil, exchanger, by-pass' },
-  ROWS: { label: 'Rows' },
-  WIDTH: { label: 'Finned width' },
-  THERMOSTAT: { label: 'Thermostat opens' },
-  SEALING: { fold: 'Airflow assumptions', label: 'Sealing' },
-  SHADE: { fold: 'Airflow assumptions', label: 'Shaded face' },
-  OPENING: { fold: 'Airflow assumptions', label: 'Opening' },
+  ROWS: { field: true },
+  WIDTH: { field: true },
+  THERMOSTAT: { field: true },
+  SEALING: { fold: 'Airflow assumptions', field: true },
+  SHADE: { fold: 'Airflow assumptions', field: true },
+  OPENING: { fold: 'Airflow assumptions', field: true },
+  // Chosen with the hose, or measured with its route: their station is enough.
   BORE: {},
   HOSE_LENGTH: {},
 };
@@ -29,7 +31,9 @@ const AGAIN_MS = 80;
 const CLOSED_MS = 300;
 
 /** Opens the fold that a field lies in and brings the field to hand, as soon as its station is there. */
-export function seek({ fold, label }: { readonly fold?: string; readonly label?: string }): void {
+export function seek(given: Given): void {
+  const { fold, field: entered } = PLACES[given];
+  const label = entered ? word('given', given) : undefined;
   const until = performance.now() + PATIENCE_MS;
   const look = () => {
     const page = document.querySelector('.station');

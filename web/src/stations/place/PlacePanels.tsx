@@ -42,7 +42,7 @@ export function FitFigures({ fit }: { fit: Schemas['PlacementAnswer'] }) {
     ['CLEARANCE', 'Clearance behind crash structure', show(fit.crushClearanceMm, 'length')],
     ['CLEARANCE', 'Above the ground', show(fit.groundClearanceMm, 'length')],
     nearest ? ['CLEARANCE', `To ${nearest.name}`, show(nearest.mm, 'length')] : undefined,
-    fit.heatAheadKw > 0 ? ['MEAN_HEAT', 'Heat ahead of its face', show(fit.heatAheadKw, 'heat')] : undefined,
+    fit.heatAheadKw > 0 ? ['HEAT_AHEAD', 'Heat ahead of its face', show(fit.heatAheadKw, 'heat')] : undefined,
     fit.behind.length > 0 ? [undefined, 'Warmed air goes on to', fit.behind.join(', ')] : undefined,
     fit.gaps
       ? ['CLEARANCE', 'Gap above, below', `${show(fit.gaps.aboveMm, 'length')}, ${show(fit.gaps.belowMm, 'length')}`]

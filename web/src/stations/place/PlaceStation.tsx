@@ -275,10 +275,8 @@ function Placed() {
               <Muted>
                 <Figure of="FACE_SPEED">{show(core.faceSpeedMPerS, 'airSpeed')}</Figure> on the open part of the face
                 takes <Figure of="CORE_HEAT">{show(core.heatKw, 'heat')}</Figure> out of the oil; the air leaves at{' '}
-                <Figure of="AIR_TEMPERATURE" other>
-                  {show(core.airOutC, 'temperature')}
-                </Figure>
-                , which is what stands behind it breathes.
+                <Figure of="AIR_OUTLET">{show(core.airOutC, 'temperature')}</Figure>, which is what stands behind it
+                breathes.
               </Muted>
             </>
           )}

@@ -106,7 +106,7 @@ export function Chains({ plumbed }: { plumbed: Plumbed }) {
                       <td style={{ whiteSpace: 'normal', textAlign: 'left' }}>{j.seal}</td>
                       <td style={{ whiteSpace: 'normal', textAlign: 'left' }}>{j.onThread}</td>
                       <td>
-                        <Figure of="LENGTH">{j.wrenchMm === undefined ? '–' : show(j.wrenchMm, 'length')}</Figure>
+                        <Figure of="SIZE">{j.wrenchMm === undefined ? '–' : show(j.wrenchMm, 'length')}</Figure>
                       </td>
                       <td style={{ whiteSpace: 'normal', textAlign: 'left' }}>
                         <Figure of="TORQUE">

@@ -103,7 +103,7 @@ export function CutLists({ plumbed }: { plumbed: Plumbed }) {
             <th scope="row">Second elbow, clockwise</th>
             {lines.map((l) => (
               <td key={l.name}>
-                <Figure of="LENGTH">{l.cut?.twistDeg === undefined ? '–' : `${l.cut.twistDeg.toFixed(0)}°`}</Figure>
+                <Figure of="ANGLE">{l.cut?.twistDeg === undefined ? '–' : `${l.cut.twistDeg.toFixed(0)}°`}</Figure>
               </td>
             ))}
           </tr>
@@ -142,8 +142,12 @@ export function CutLists({ plumbed }: { plumbed: Plumbed }) {
         </tbody>
       </FigureTable>
       <Muted>
-        {plumbed.hoseToBuyM > 0 &&
-          `Buy ${show(plumbed.hoseToBuyM, 'distance', 1)} of hose; ${show(plumbed.offcutM * 1000, 'length')} is left over. `}
+        {plumbed.hoseToBuyM > 0 && (
+          <>
+            Buy <Figure of="HOSE_TO_BUY">{show(plumbed.hoseToBuyM, 'distance', 1)}</Figure> of hose;{' '}
+            <Figure of="LENGTH">{show(plumbed.offcutM * 1000, 'length')}</Figure> is left over.{' '}
+          </>
+        )}
         {plumbed.pairedMm > 60 && `They run side by side for ${show(plumbed.pairedMm, 'length')}: separators there. `}
         {word('plumbingLevel', plumbed.level, 'rough')}
       </Muted>

@@ -34,13 +34,11 @@ export function Gallery({ points }: { points: readonly Schemas['PressurePoint'][
           <tr key={p.kind}>
             <th scope="row">{word('pressurePoint', p.kind)}</th>
             <td>
-              <Figure of="GALLERY_PRESSURE" other>
-                {show(p.bareGalleryBar, 'pressure')}
-              </Figure>
+              <Figure of="PRESSURE_AT_POINT">{show(p.bareGalleryBar, 'pressure')}</Figure>
             </td>
             <td>
               {p.galleryBar < p.floorBar && '▲ '}
-              <Figure of={p.kind === 'HOT_IDLE' ? 'IDLE_PRESSURE' : 'GALLERY_PRESSURE'} other={p.kind !== 'HOT_IDLE'}>
+              <Figure of={p.kind === 'HOT_IDLE' ? 'IDLE_PRESSURE' : 'PRESSURE_AT_POINT'}>
                 {show(p.galleryBar, 'pressure')}
               </Figure>
             </td>
@@ -48,9 +46,7 @@ export function Gallery({ points }: { points: readonly Schemas['PressurePoint'][
               <Figure of="BOUND">{show(p.floorBar, 'pressure')}</Figure>
             </td>
             <td>
-              <Figure of="GALLERY_PRESSURE" other>
-                {show(p.coreBar, 'pressure')}
-              </Figure>
+              <Figure of="CORE_PRESSURE">{show(p.coreBar, 'pressure')}</Figure>
             </td>
           </tr>
         ))}
@@ -109,9 +105,7 @@ export function SizesCompared({
             </td>
             <td>
               {s.underFloor && '▲ '}
-              <Figure of="GALLERY_PRESSURE" other>
-                {or(s.hotTopBar, (v) => show(v, 'pressure'))}
-              </Figure>
+              <Figure of="PRESSURE_AT_POINT">{or(s.hotTopBar, (v) => show(v, 'pressure'))}</Figure>
             </td>
             <td>
               <Figure of="ADDED_OIL" other>

@@ -46,8 +46,9 @@ export function ProveStation() {
   const designs = view.designs.map((d) => ({ id: d.id, name: d.id === designId ? design.name : d.design.name }));
   const documentOf = (id: string) => (id === designId ? design : view.designs.find((d) => d.id === id)?.design);
   const bare = view.designs.find((d) => d.design.cooler === undefined)?.id ?? designId;
-  const [before, setBefore] = useState(() => pair(view)[0]?.id);
-  const [after, setAfter] = useState(() => pair(view)[1]?.id);
+  const [opened] = useState(() => pair(view).map((l) => l?.id));
+  const [before, setBefore] = useState(opened[0]);
+  const [after, setAfter] = useState(opened[1]);
   // A log knows the design that was driven; where it does not, the car as it was is held against the design at hand.
   const driven = (log: string | undefined, otherwise: string) => {
     const known = logs.find((l) => l.id === log)?.log.design;
@@ -157,13 +158,13 @@ function Told({ answer, behind }: { answer: Answer; behind: boolean }) {
           <tr>
             <th scope="row">Plateau before</th>
             <td>
-              <Figure of="SESSION_DIFFERENCE">{interval(answer.plateauBeforeC, 'temperature')}</Figure>
+              <Figure of="MATCHED_PLATEAU">{interval(answer.plateauBeforeC, 'temperature')}</Figure>
             </td>
           </tr>
           <tr>
             <th scope="row">Plateau after, at the first day’s air and pace</th>
             <td>
-              <Figure of="SESSION_DIFFERENCE">{interval(answer.plateauAfterC, 'temperature')}</Figure>
+              <Figure of="MATCHED_PLATEAU">{interval(answer.plateauAfterC, 'temperature')}</Figure>
             </td>
           </tr>
           <tr aria-current="true">
@@ -240,7 +241,10 @@ function Model({ answer }: { answer: Answer }) {
         </>
       )}
       {answer.alike !== undefined && (
-        <Muted>Speed traces of the two mean laps match (correlation {answer.alike.toFixed(2)}).</Muted>
+        <Muted>
+          Speed traces of the two mean laps match (correlation <Figure of="AGREEMENT">{answer.alike.toFixed(2)}</Figure>
+          ).
+        </Muted>
       )}
       <Muted>
         The step from one day to the other is the model’s own; the interval holds laps, thermometers, and how far such

@@ -45,6 +45,8 @@ class BaselineTest extends Workshop {
         page.keyboard().press("Tab");
         assertThat(page.getByText("Day it was read: a day such as 2026-01-31 is expected, not “31 May”"))
                 .hasCount(1);
+        // Nothing else than what was typed is kept.
+        assertThat(button("Keep it")).isDisabled();
         page.getByLabel("Day it was read").fill("2026-05-31");
         button("Keep it").click();
         assertThat(table("Readings")).containsText("2026-05-31");

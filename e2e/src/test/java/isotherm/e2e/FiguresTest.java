@@ -7,6 +7,7 @@ import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +16,8 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Every figure opens and says what it is; what moves it leads to where that is entered. */
 class FiguresTest extends Workshop {
@@ -34,6 +37,10 @@ class FiguresTest extends Workshop {
 
     private static final String KINDS = "() => [...new Set([...document.querySelectorAll('.station [data-figure]')]"
             + ".filter((e) => e.checkVisibility()).map((e) => e.dataset.figure))]";
+
+    private static final JsonNode NAMES = new JsonMapper()
+            .readTree(Path.of("..", "words", "en.json").toFile())
+            .get("figure");
 
     private void settled() {
         assertThat(page.locator("main [aria-busy=true]")).hasCount(0);
@@ -59,7 +66,7 @@ class FiguresTest extends Workshop {
                     page.locator(".station [data-figure=" + kind + "]:visible").first();
             figure.scrollIntoViewIfNeeded();
             figure.click();
-            assertThat(explanation()).containsText("Equation");
+            assertThat(sheet(NAMES.at("/" + kind + "/name").stringValue())).containsText("Equation");
             assertThat(explanation()).containsText("Source");
             assertThat(explanation()).not().containsText("Working…");
             assertThat(explanation().getByRole(AriaRole.ALERT)).hasCount(0);
@@ -140,6 +147,27 @@ class FiguresTest extends Workshop {
         button("About this station").click();
         assertThat(page.getByText("Decided here: rows")).isVisible();
         assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
+    }
+
+    @Test
+    void aFigureOfAnotherCaseSaysSoAndABoundDoesNot() {
+        open(Garage.own("corvid"));
+        arrived("Duty");
+        settled();
+        verdict().locator("[data-figure=PEAK]").first().click();
+        assertThat(table("Inputs")).isVisible();
+        assertThat(explanation()).not().containsText("for another case");
+        page.keyboard().press("Escape");
+        verdict().locator("[data-figure=TARGET]").first().click();
+        assertThat(explanation()).containsText("Your entry on Duty");
+        assertThat(explanation()).not().containsText("for another case");
+        page.keyboard().press("Escape");
+        table("The schools of heat").locator("[data-figure=PEAK]").last().click();
+        assertThat(explanation()).containsText("Equation");
+        page.keyboard().press("Escape");
+        findings().locator("[data-figure=PEAK]:visible").last().click();
+        assertThat(explanation()).containsText("for another case than the one at hand");
+        assertThat(table("Inputs")).hasCount(0);
     }
 
     @Test

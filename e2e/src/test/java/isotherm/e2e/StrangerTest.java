@@ -8,6 +8,7 @@ import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
 import isotherm.server.testing.RunningServer;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -250,6 +251,18 @@ class StrangerTest extends Workshop {
         button("Remove demo garage").last().click();
         assertThat(button("Load demo garage")).isVisible();
         assertThat(button("Remove demo garage…")).hasCount(0);
+    }
+
+    @Test
+    void aLogThatCannotBeReadIsToldAndTheCarStays() {
+        start();
+        answer("nearest", "Hot hatch");
+        answer("show today", "A log of a session");
+        page.getByLabel("Log file").first().setInputFiles(new FilePayload("empty.csv", "text/csv", new byte[0]));
+        assertThat(page).hasURL(Pattern.compile("/duty/"));
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Logs"))
+                        .getByRole(AriaRole.ALERT))
+                .isVisible();
     }
 
     @Test

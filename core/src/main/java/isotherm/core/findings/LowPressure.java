@@ -12,7 +12,6 @@ import java.util.Optional;
 
 /** The gallery pressure falls under its floor. */
 final class LowPressure implements Rule {
-    /** Bores of the usual hose sizes, m. */
     @Override
     public List<Finding> judge(Context c) {
         return c.assessment().pressure().worst().stream()

@@ -7,6 +7,7 @@ import isotherm.core.fluid.Oil;
 import isotherm.core.hydraulics.OilCircuit;
 import isotherm.core.message.MessageTopic;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -190,6 +191,21 @@ public record PressureCheck(List<Point> points, double primeSeconds, double drai
     /** @return the highest pressure that the core sees, Pa above ambient; 0 without a cooler */
     public double highestAtCore() {
         return points.stream().mapToDouble(Point::core).max().orElse(0);
+    }
+
+    /**
+     * @param kind which point
+     * @return it
+     */
+    public Point at(Kind kind) {
+        return points.stream().filter(p -> p.kind() == kind).findFirst().orElseThrow();
+    }
+
+    /** @return the point whose pressure is nearest to its floor, or furthest under it */
+    public Point nearestFloor() {
+        return points.stream()
+                .min(Comparator.comparingDouble(p -> p.gallery() / p.floor()))
+                .orElseThrow();
     }
 
     /** @return the point that is furthest under its floor, if any is under it although the bare engine is not */

@@ -37,18 +37,19 @@ public enum Figure implements MessageTopic {
                     ? Double.NaN
                     : l.session().oil()[l.working().cell()]
                             - l.working().core().get().rating().oilOutK()),
-    /** Oil temperature behind the core. */
-    CORE_OUTLET(Measure.TEMPERATURE, core(m -> m.rating().oilOutK())),
+    /** Air temperature behind the core. */
+    AIR_OUTLET(Measure.TEMPERATURE, core(m -> m.rating().airOutK())),
     /** Oil pressure in the gallery at the end of the time under load. */
     GALLERY_PRESSURE(Measure.PRESSURE, l -> l.working().circuit().galleryPressure()),
-    /** Lowest gallery pressure against its floor, hot idle. */
-    IDLE_PRESSURE(Measure.PRESSURE, l -> l.at(PressureCheck.Kind.HOT_IDLE).gallery()),
+    /** Gallery pressure at hot idle. */
+    IDLE_PRESSURE(
+            Measure.PRESSURE, l -> l.pressure().at(PressureCheck.Kind.HOT_IDLE).gallery()),
     /** What plate, hoses and core take of the pressure at the highest speed, hot. */
     LOOP_LOSS(
             Measure.PRESSURE,
             l -> l.design().cooler().isEmpty()
                     ? Double.NaN
-                    : l.at(PressureCheck.Kind.HOT_HIGHEST_SPEED).loop()),
+                    : l.pressure().at(PressureCheck.Kind.HOT_HIGHEST_SPEED).loop()),
     /** Oil that the loop holds. */
     ADDED_OIL(Measure.VOLUME, l -> l.pressure().loopVolume()),
     /** Time that an empty loop takes to fill at idle. */
@@ -64,6 +65,8 @@ public enum Figure implements MessageTopic {
             .oil()
             .orElse(l.car().oil())
             .kinematicViscosity(l.session().peak())),
+    /** How fast the oil still climbs at the end. */
+    CLIMB(Measure.TEMPERATURE_RATE, l -> l.session().climbRate() / 60),
     /** Odds that the peak stays under a bound. */
     ODDS,
     /** Air of the day. */
@@ -74,24 +77,32 @@ public enum Figure implements MessageTopic {
     TARGET,
     /** Opening temperature of the oil thermostat. */
     OPENING,
+    /** Gallery pressure at a speed and an oil temperature of the check. */
+    PRESSURE_AT_POINT,
+    /** Pressure that the core sees. */
+    CORE_PRESSURE,
+    /** How far two temperatures are apart. */
+    DIFFERENCE,
+    /** A speed, temperature or height that a check is made at. */
+    CONDITION,
+    /** Heat that stands ahead of the core's face. */
+    HEAT_AHEAD,
     /** A part of a whole, in percent. */
     SHARE_OF_FACE,
     /** Opening that feeds the core. */
     OPENING_AREA,
-    /** Pressure that is left for the core. */
-    AIR_PRESSURE,
     /** Distance to a neighbour. */
     CLEARANCE,
     /** A length by tape or from a drawing. */
     LENGTH,
+    /** An angle of a route or a joint. */
+    ANGLE,
+    /** Size of a part or of the wrench for it. */
+    SIZE,
     /** Length to which a hose is cut. */
     CUT_LENGTH,
     /** Length of hose that is bought. */
     HOSE_TO_BUY,
-    /** Speed of the oil in a hose. */
-    OIL_SPEED,
-    /** Pressure loss of one part. */
-    PART_LOSS,
     /** Price of a part or of all of them. */
     PRICE,
     /** Hours of work. */
@@ -100,16 +111,14 @@ public enum Figure implements MessageTopic {
     MASS,
     /** Number of pieces. */
     PIECES,
-    /** Oil or coolant that goes in. */
-    FILL,
     /** Torque or angle of a joint. */
     TORQUE,
     /** What a gauge has to show at a step. */
     BOUND,
     /** What was read or entered. */
     READING,
-    /** Rise over the air per kilowatt of heat. */
-    RISE_PER_HEAT,
+    /** Plateau of a logged session, brought to another day's air and pace. */
+    MATCHED_PLATEAU,
     /** A difference between two logged sessions. */
     SESSION_DIFFERENCE,
     /** How well two logs or a log and the model agree. */

@@ -45,11 +45,4 @@ record Look(
     Session bare() {
         return design.cooler().isEmpty() ? session : Simulator.run(car, duty, design.withCooler(Optional.empty()));
     }
-
-    PressureCheck.Point at(PressureCheck.Kind kind) {
-        return pressure.points().stream()
-                .filter(p -> p.kind() == kind)
-                .findFirst()
-                .orElseThrow();
-    }
 }

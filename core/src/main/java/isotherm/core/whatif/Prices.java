@@ -3,6 +3,7 @@ package isotherm.core.whatif;
 import isotherm.core.car.Design;
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.exchanger.Core;
+import isotherm.core.hydraulics.Hose;
 import isotherm.core.parts.HoseType;
 import java.util.Comparator;
 import java.util.List;
@@ -17,16 +18,21 @@ import java.util.OptionalDouble;
 public record Prices(List<CorePart> cores, List<HoseType> hoses) {
 
     /**
-     * @param cooler a cooler
-     * @return price of its core and of the cheapest hose of its bore, in the garage's currency; empty where no core of its
-     *     construction is sold
+     * @param design a design
+     * @return price of its core and of the cheapest hose of its bore, in the garage's currency; empty without a cooler, or where
+     *     no core of its construction is sold
      */
-    OptionalDouble of(Design.Cooler cooler) {
-        double hose = cooler.loop().feed().length()
-                        * perMetre(cooler.loop().feed().bore())
-                + cooler.loop().back().length() * perMetre(cooler.loop().back().bore());
+    public OptionalDouble of(Design design) {
+        return design.cooler().map(this::cooler).orElse(OptionalDouble.empty());
+    }
+
+    private OptionalDouble cooler(Design.Cooler cooler) {
         OptionalDouble core = core(cooler.core());
-        return core.isPresent() ? OptionalDouble.of(core.getAsDouble() + hose) : core;
+        return core.isPresent()
+                ? OptionalDouble.of(core.getAsDouble()
+                        + hose(cooler.loop().feed())
+                        + hose(cooler.loop().back()))
+                : core;
     }
 
     /** That of the core itself where it is sold; else that of the two nearest faces of its construction, in proportion. */
@@ -49,11 +55,12 @@ public record Prices(List<CorePart> cores, List<HoseType> hoses) {
                 .orElse(near.price()));
     }
 
-    private double perMetre(double bore) {
-        return hoses.stream()
-                .min(Comparator.comparingDouble((HoseType h) -> Math.abs(h.bore() - bore))
-                        .thenComparingDouble(HoseType::pricePerMetre))
-                .map(HoseType::pricePerMetre)
-                .orElse(0.0);
+    private double hose(Hose hose) {
+        return hose.length()
+                * hoses.stream()
+                        .min(Comparator.comparingDouble((HoseType h) -> Math.abs(h.bore() - hose.bore()))
+                                .thenComparingDouble(HoseType::pricePerMetre))
+                        .map(HoseType::pricePerMetre)
+                        .orElse(0.0);
     }
 }

@@ -6,12 +6,10 @@ import isotherm.core.duty.Duty;
 import isotherm.core.findings.Assessment;
 import isotherm.core.findings.Thresholds;
 import isotherm.core.simulate.PressureCheck;
-import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -28,7 +26,7 @@ public final class WhatIf {
      * The figures that a step moves.
      *
      * @param peakK highest oil temperature of the duty, K
-     * @param galleryPa lowest gallery pressure of the checks against their floors, Pa
+     * @param galleryPa gallery pressure at the point that is nearest to its floor in the design as it is, Pa
      * @param warmSeconds time on a cold road until the oil may be loaded, s; empty where it never gets so warm
      * @param price price of core and hose, in the garage's currency; empty where there is no cooler or no price
      */
@@ -46,9 +44,10 @@ public final class WhatIf {
      * What was found.
      *
      * @param now the design as it is
+     * @param at the point at which its pressure is nearest to its floor: all pressures are looked at there
      * @param changes one step of each of its strongest levers, by how far the step moves the peak
      */
-    public record Answer(Standing now, List<Change> changes) {}
+    public record Answer(Standing now, PressureCheck.Kind at, List<Change> changes) {}
 
     /**
      * @param car the car
@@ -56,22 +55,25 @@ public final class WhatIf {
      * @param design the design
      * @param oddsInBand odds that the design stays in its band, 0 to 1
      * @param prices what cores and hoses cost
-     * @return the strongest levers; each in the direction that the design needs: cooler as long as it is not sure to stay in its
-     *     band, and the other way where that costs less
+     * @return the strongest levers; each by the step that cools the most as long as the design is not sure to stay in its band,
+     *     and by the one that lets the oil run warmer by the least once it is
      */
     public static Answer of(Car car, Duty duty, Design design, double oddsInBand, Prices prices) {
-        Standing now = standing(car, duty, design, prices);
+        double peak = Simulator.run(car, duty, design).peak();
+        PressureCheck.Kind at =
+                PressureCheck.of(car, design, peak).nearestFloor().kind();
+        Standing now = standing(car, duty, design, at, prices);
         boolean cooler = oddsInBand < car.limits().sure();
         List<Change> changes = new ArrayList<>();
         for (Lever lever : Lever.values()) {
             LeverSteps.of(car, design, lever).stream()
-                    .map(s -> new Change(s, standing(car, duty, s.design(), prices)))
+                    .map(s -> new Change(s, standing(car, duty, s.design(), at, prices)))
                     .min(towards(now, cooler))
                     .ifPresent(changes::add);
         }
         changes.sort(Comparator.comparingDouble((Change c) -> Math.abs(c.after().peakK() - now.peakK()))
                 .reversed());
-        return new Answer(now, changes.stream().limit(STRONGEST).toList());
+        return new Answer(now, at, changes.stream().limit(STRONGEST).toList());
     }
 
     /** Of the steps of one lever the one that is wanted: the coolest; or the one that lets the oil run warmer by the least. */
@@ -82,17 +84,13 @@ public final class WhatIf {
                         .thenComparingDouble(c -> Math.abs(c.after().peakK() - now.peakK()));
     }
 
-    private static Standing standing(Car car, Duty duty, Design design, Prices prices) {
-        Session session = Simulator.run(car, duty, design);
-        double lowest = PressureCheck.of(car, design, session.peak()).points().stream()
-                .min(Comparator.comparingDouble(p -> p.gallery() / p.floor()))
-                .orElseThrow()
-                .gallery();
+    private static Standing standing(Car car, Duty duty, Design design, PressureCheck.Kind at, Prices prices) {
+        double peak = Simulator.run(car, duty, design).peak();
         double warm = Assessment.road(car, duty, design).timeTo(Thresholds.WARM_K);
         return new Standing(
-                session.peak(),
-                lowest,
+                peak,
+                PressureCheck.of(car, design, peak).at(at).gallery(),
                 Double.isFinite(warm) ? OptionalDouble.of(warm) : OptionalDouble.empty(),
-                Optional.of(design).flatMap(Design::cooler).map(prices::of).orElse(OptionalDouble.empty()));
+                prices.of(design));
     }
 }

@@ -1,8 +1,6 @@
 package isotherm.server.api;
 
 import isotherm.server.demo.DemoGarage;
-import java.util.List;
-import java.util.UUID;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -22,13 +20,13 @@ class DemoController {
 
     /** Its cars that are here. */
     @GetMapping
-    List<UUID> cars() {
-        return demo.cars();
+    DemoGarage.Loaded loaded() {
+        return demo.loaded();
     }
 
     /** Loads those that are not; asked twice, they come once. */
     @PostMapping
-    List<UUID> load() {
+    DemoGarage.Loaded load() {
         return demo.load();
     }
 

@@ -61,8 +61,10 @@ class GarageController {
     /** A new car of a class, with a duty of its use and a design of the car as it is. */
     @PostMapping("/cars/from-class")
     ResponseEntity<Views.CarView> fromClass(
-            @RequestBody CarClass.FromClass wanted, @RequestHeader(name = Etags.KEY, required = false) UUID key) {
-        CaseDocument first = FirstCase.of(wanted, classes.all());
+            @RequestBody CarClass.FromClass wanted,
+            @RequestHeader(name = Etags.KEY, required = false) UUID key,
+            Desk.Asker asker) {
+        CaseDocument first = firstCase(wanted, asker);
         Stored stored = garage.addCar(
                 Etags.identity(key),
                 Attempt.written(json, first.car()),

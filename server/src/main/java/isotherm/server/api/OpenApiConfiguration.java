@@ -12,6 +12,7 @@ import isotherm.server.catalogue.PlumbingCatalogue;
 import isotherm.server.contract.Missing;
 import isotherm.server.contract.Quantity;
 import isotherm.server.contract.Text;
+import isotherm.server.demo.DemoGarage;
 import isotherm.server.evidence.LogDocument;
 import isotherm.server.evidence.LogReport;
 import isotherm.server.garage.CarClass;
@@ -80,6 +81,7 @@ class OpenApiConfiguration {
                     EvidenceQuestions.class,
                     DutiesQuestions.class,
                     WhatIfQuestions.class,
+                    DemoGarage.class,
                     Views.class,
                     BrokenController.class,
                     OutcomeDocument.class,

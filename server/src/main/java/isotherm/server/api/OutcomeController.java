@@ -2,10 +2,8 @@ package isotherm.server.api;
 
 import isotherm.server.garage.CaseDocument;
 import isotherm.server.jobs.Desk;
-import isotherm.server.session.DutiesQuestions;
 import isotherm.server.session.EvidenceQuestions;
 import isotherm.server.session.OutcomeDocument;
-import isotherm.server.session.QuestionSolver;
 import isotherm.server.session.Solver;
 import isotherm.server.session.TeachingSolver;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -36,11 +34,6 @@ class OutcomeController {
     @PostMapping("/next-measurement")
     EvidenceQuestions.NextAnswer next(@RequestBody CaseDocument asked, Desk.Asker asker) {
         return desk.ask(asker, dropped -> TeachingSolver.next(asked));
-    }
-
-    @PostMapping("/duties-table")
-    DutiesQuestions.DutiesAnswer duties(@RequestBody DutiesQuestions.DutiesQuestion asked, Desk.Asker asker) {
-        return desk.ask(asker, dropped -> QuestionSolver.duties(asked));
     }
 
     @PostMapping("/quick")

@@ -1,10 +1,11 @@
 package isotherm.server.api;
 
 import isotherm.core.whatif.Prices;
-import isotherm.server.catalogue.CoreCatalogue;
-import isotherm.server.catalogue.PlumbingCatalogue;
+import isotherm.server.catalogue.PriceList;
 import isotherm.server.garage.CaseDocument;
 import isotherm.server.jobs.Desk;
+import isotherm.server.session.DutiesQuestions;
+import isotherm.server.session.QuestionSolver;
 import isotherm.server.session.WhatIfQuestions;
 import isotherm.server.session.WhatIfSolver;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -12,24 +13,28 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/** What one step of each choice would bring, and where a figure comes from. */
+/** Questions that a choice between designs rests on: steps, duties with prices, and where a figure comes from. */
 @RestController
 @RequestMapping("/api")
 class WhatIfController {
-    private final CoreCatalogue cores;
-    private final PlumbingCatalogue plumbing;
+    private final PriceList list;
     private final Desk desk;
 
-    WhatIfController(CoreCatalogue cores, PlumbingCatalogue plumbing, Desk desk) {
-        this.cores = cores;
-        this.plumbing = plumbing;
+    WhatIfController(PriceList list, Desk desk) {
+        this.list = list;
         this.desk = desk;
     }
 
     @PostMapping("/what-if")
     WhatIfQuestions.WhatIfAnswer whatIf(@RequestBody CaseDocument asked, Desk.Asker asker) {
-        Prices prices = new Prices(cores.parts(), plumbing.parts().hoses());
+        Prices prices = list.prices();
         return desk.ask(asker, dropped -> WhatIfSolver.whatIf(asked, prices));
+    }
+
+    @PostMapping("/duties-table")
+    DutiesQuestions.DutiesAnswer duties(@RequestBody DutiesQuestions.DutiesQuestion asked, Desk.Asker asker) {
+        Prices prices = list.prices();
+        return desk.ask(asker, dropped -> QuestionSolver.duties(asked, prices));
     }
 
     @PostMapping("/explain")

@@ -1,6 +1,7 @@
 package isotherm.server.contract;
 
 import isotherm.core.fluid.Units;
+import java.util.OptionalDouble;
 
 /** Figures as they go over the wire: with the decimals that mean something. */
 public final class Rounding {
@@ -26,5 +27,14 @@ public final class Rounding {
         }
         double p = Math.pow(10, digits);
         return Math.round(value * p) / p;
+    }
+
+    /**
+     * @param value a value, if there is one
+     * @param digits decimals that are kept
+     * @return the value rounded to them; null where there is none
+     */
+    public static Double optional(OptionalDouble value, int digits) {
+        return value.isPresent() ? (Double) round(value.getAsDouble(), digits) : null;
     }
 }

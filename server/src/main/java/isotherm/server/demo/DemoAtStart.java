@@ -26,7 +26,7 @@ class DemoAtStart implements ApplicationRunner {
     @Override
     public void run(ApplicationArguments args) {
         if (wanted && garage.cars().isEmpty()) {
-            LOG.info("Loaded the demo garage, {} cars", demo.load().size());
+            LOG.info("Loaded the demo garage, {} cars", demo.load().cars().size());
         }
     }
 }

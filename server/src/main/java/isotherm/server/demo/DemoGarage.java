@@ -14,6 +14,7 @@ import isotherm.server.logs.LogService;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Kind;
 import isotherm.server.store.LargeStore;
+import isotherm.server.store.Stored;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -23,7 +24,9 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 import org.springframework.stereotype.Component;
@@ -57,17 +60,24 @@ public class DemoGarage {
         return new PathMatchingResourcePatternResolver().getResources("classpath:demo/*.json");
     }
 
-    private boolean there(UUID car) {
-        return garage.cars().stream().anyMatch(c -> c.id().equals(car));
+    /**
+     * Which of its cars are here.
+     *
+     * @param cars their identities
+     * @param whole whether these are all of them
+     */
+    public record Loaded(List<UUID> cars, boolean whole) {}
+
+    private Set<UUID> garaged() {
+        return garage.cars().stream().map(Stored::id).collect(Collectors.toSet());
     }
 
-    /** @return identities of those of its cars that are here */
-    public List<UUID> cars() {
+    /** @return those of its cars that are here */
+    public Loaded loaded() {
         try {
-            return Arrays.stream(files())
-                    .map(DemoGarage::identity)
-                    .filter(this::there)
-                    .toList();
+            Set<UUID> there = garaged();
+            List<UUID> all = Arrays.stream(files()).map(DemoGarage::identity).toList();
+            return new Loaded(all.stream().filter(there::contains).toList(), there.containsAll(all));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -76,24 +86,25 @@ public class DemoGarage {
     /**
      * Loads those of its cars that are not here.
      *
-     * @return identities of all of its cars
+     * @return all of its cars
      */
-    public List<UUID> load() {
+    public Loaded load() {
         try {
+            Set<UUID> there = garaged();
             for (Resource file : files()) {
-                if (!there(identity(file))) {
+                if (!there.contains(identity(file))) {
                     load(identity(file), json.readTree(file.getContentAsString(StandardCharsets.UTF_8)));
                 }
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        return cars();
+        return loaded();
     }
 
     /** Removes its cars with all that belongs to them; what else is in the garage stays. */
     public void remove() {
-        for (UUID car : cars()) {
+        for (UUID car : loaded().cars()) {
             garage.remove(Kind.CAR, car, garage.get(Kind.CAR, car).version());
         }
     }

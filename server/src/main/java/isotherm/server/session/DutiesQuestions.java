@@ -1,6 +1,7 @@
 package isotherm.server.session;
 
 import isotherm.server.contract.Checked;
+import isotherm.server.contract.Missing;
 import isotherm.server.contract.Problem;
 import isotherm.server.contract.Text;
 import isotherm.server.garage.CarDocument;
@@ -50,8 +51,10 @@ public final class DutiesQuestions {
      * @param cells one for each duty
      * @param worst the duty in which it is least likely to hold
      * @param holds whether it holds in each of them as surely as is wanted
+     * @param price price of core and hose
      */
-    public record DesignRow(List<DutyCell> cells, int worst, boolean holds) {}
+    public record DesignRow(
+            List<DutyCell> cells, int worst, boolean holds, @Missing("no cooler, or no price for it") Double price) {}
 
     /**
      * A design in one duty.

@@ -23,8 +23,10 @@ import isotherm.core.nose.Template;
 import isotherm.core.simulate.PressureCheck;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
+import isotherm.core.whatif.Prices;
 import isotherm.server.contract.Effort;
 import isotherm.server.contract.MessageDocument;
+import isotherm.server.contract.Rounding;
 import isotherm.server.garage.CarDocument;
 import isotherm.server.garage.CaseDocument;
 import isotherm.server.garage.CoreSheetDocument;
@@ -34,6 +36,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 
 /** From questions to their answers, the same for HTTP and for {@code solve}. */
 public final class QuestionSolver {
@@ -112,9 +115,10 @@ public final class QuestionSolver {
 
     /**
      * @param q a car, its designs and its duties
-     * @return every design in every duty
+     * @param prices what cores and hoses cost
+     * @return every design in every duty, with its price
      */
-    public static DutiesQuestions.DutiesAnswer duties(DutiesQuestions.DutiesQuestion q) {
+    public static DutiesQuestions.DutiesAnswer duties(DutiesQuestions.DutiesQuestion q, Prices prices) {
         Car car = q.car().toCore();
         List<Duty> duties = q.duties().stream().map(DutyDocument::toCore).toList();
         for (int i = 0; i < duties.size(); i++) {
@@ -125,26 +129,28 @@ public final class QuestionSolver {
                     duties.get(i),
                     Effort.WAITED_FOR / duties.size());
         }
-        DutyTable table = DutyTable.of(
-                car,
-                q.car().belief(),
-                q.designs().stream().map(d -> d.toCore(q.car())).toList(),
-                duties);
+        List<Design> designs = q.designs().stream().map(d -> d.toCore(q.car())).toList();
+        DutyTable table = DutyTable.of(car, q.car().belief(), designs, duties);
         return new DutiesQuestions.DutiesAnswer(
-                table.rows().stream()
-                        .map(r -> new DutiesQuestions.DesignRow(
-                                r.cells().stream()
-                                        .map(c -> new DutiesQuestions.DutyCell(
-                                                celsius(c.peakK()),
-                                                celsius(c.lowK()),
-                                                celsius(c.highK()),
-                                                round(c.oddsInBand(), 3),
-                                                round(c.oddsUnderLimit(), 3)))
-                                        .toList(),
-                                r.worst(),
-                                r.holds()))
+                IntStream.range(0, designs.size())
+                        .mapToObj(i -> row(table.rows().get(i), prices.of(designs.get(i))))
                         .toList(),
                 table.best().orElse(0));
+    }
+
+    private static DutiesQuestions.DesignRow row(DutyTable.Row row, OptionalDouble price) {
+        return new DutiesQuestions.DesignRow(
+                row.cells().stream()
+                        .map(c -> new DutiesQuestions.DutyCell(
+                                celsius(c.peakK()),
+                                celsius(c.lowK()),
+                                celsius(c.highK()),
+                                round(c.oddsInBand(), 3),
+                                round(c.oddsUnderLimit(), 3)))
+                        .toList(),
+                row.worst(),
+                row.holds(),
+                Rounding.optional(price, 0));
     }
 
     /**

@@ -2,6 +2,7 @@ package isotherm.server.session;
 
 import isotherm.core.findings.Finding;
 import isotherm.core.message.Measure;
+import isotherm.core.simulate.PressureCheck;
 import isotherm.core.whatif.Figure;
 import isotherm.core.whatif.Given;
 import isotherm.core.whatif.Lever;
@@ -23,15 +24,16 @@ public final class WhatIfQuestions {
      * What one step of each choice brings.
      *
      * @param now the design as it is
+     * @param at the point at which its pressure is nearest to its floor: all pressures are looked at there
      * @param changes its strongest levers, the strongest first
      */
-    public record WhatIfAnswer(StandingDocument now, List<ChangeDocument> changes) {}
+    public record WhatIfAnswer(StandingDocument now, PressureCheck.Kind at, List<ChangeDocument> changes) {}
 
     /**
      * The figures that a step moves.
      *
      * @param peakC highest oil temperature of the duty
-     * @param galleryBar lowest gallery pressure of the checks against their floors
+     * @param galleryBar gallery pressure at the point that is nearest to its floor in the design as it is
      * @param warmSeconds time on a cold road until the oil may be loaded
      * @param price price of core and hose
      */

@@ -14,7 +14,6 @@ import isotherm.server.contract.Rounding;
 import isotherm.server.garage.CaseDocument;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 
 /** What one step of each choice would bring, and where a figure comes from. */
 public final class WhatIfSolver {
@@ -40,6 +39,7 @@ public final class WhatIfSolver {
         WhatIf.Answer answer = WhatIf.of(car, duty, design, odds, prices);
         return new WhatIfQuestions.WhatIfAnswer(
                 standing(answer.now()),
+                answer.at(),
                 answer.changes().stream()
                         .map(c -> new WhatIfQuestions.ChangeDocument(
                                 c.step().lever(),
@@ -53,12 +53,8 @@ public final class WhatIfSolver {
         return new WhatIfQuestions.StandingDocument(
                 Rounding.celsius(s.peakK()),
                 Rounding.round(s.galleryPa() / 1e5, 2),
-                boxed(s.warmSeconds(), 0),
-                boxed(s.price(), 0));
-    }
-
-    private static Double boxed(OptionalDouble v, int digits) {
-        return v.isPresent() ? (Double) Rounding.round(v.getAsDouble(), digits) : null;
+                Rounding.optional(s.warmSeconds(), 0),
+                Rounding.optional(s.price(), 0));
     }
 
     /**

@@ -107,14 +107,15 @@ class StartApiTest {
             JsonNode mine = JSON.readTree(
                     own.send("POST", "/api/cars/from-class", told("six").toString())
                             .body());
-            assertThat(own.send("GET", "/api/demo", null).body()).isEqualTo("[]");
+            assertThat(own.send("GET", "/api/demo", null).body()).isEqualTo("{\"cars\":[],\"whole\":false}");
             JsonNode loaded = JSON.readTree(own.send("POST", "/api/demo", null).body());
-            assertThat(loaded).hasSize(3);
+            assertThat(loaded.get("cars")).hasSize(3);
+            assertThat(loaded.get("whole").booleanValue()).isTrue();
             assertThat(JSON.readTree(own.send("POST", "/api/demo", null).body()))
                     .isEqualTo(loaded);
             assertThat(JSON.readTree(own.send("GET", "/api/cars", null).body())).hasSize(4);
-            JsonNode corvid =
-                    JSON.readTree(own.send("GET", "/api/cars/" + loaded.get(0).stringValue(), null)
+            JsonNode corvid = JSON.readTree(
+                    own.send("GET", "/api/cars/" + loaded.at("/cars/0").stringValue(), null)
                             .body());
             assertThat(corvid.get("logs")).hasSizeGreaterThan(1);
 

@@ -47,6 +47,40 @@ class WhatIfApiTest {
     }
 
     @Test
+    void pressuresAreThoseOfOnePoint() {
+        ObjectNode asked = example("corvid");
+        JsonNode answer = answered("/api/what-if", asked);
+        String at = answer.get("at").stringValue();
+        for (JsonNode change : answer.get("changes")) {
+            ObjectNode tried = example("corvid");
+            tried.set("design", change.get("design"));
+            JsonNode points = answered("/api/outcome", tried).at("/circuit/points");
+            for (JsonNode p : points) {
+                if (p.get("kind").stringValue().equals(at)) {
+                    assertThat(p.get("galleryBar").doubleValue())
+                            .as(change.get("lever").stringValue())
+                            .isCloseTo(change.at("/after/galleryBar").doubleValue(), within(0.021));
+                }
+            }
+        }
+    }
+
+    @Test
+    void theTableOfDutiesKnowsThePriceThatWhatIfBeginsWith() {
+        ObjectNode asked = example("corvid");
+        ObjectNode table = JSON.createObjectNode();
+        table.set("car", asked.get("car"));
+        table.putArray("designs")
+                .add(asked.get("design"))
+                .add(JSON.readTree("{\"name\":\"bare\",\"keepFactoryExchanger\":true}"));
+        table.putArray("duties").add(asked.get("duty"));
+        JsonNode rows = answered("/api/duties-table", table).get("rows");
+        assertThat(rows.at("/0/price").doubleValue())
+                .isEqualTo(answered("/api/what-if", asked).at("/now/price").doubleValue());
+        assertThat(rows.get(1).has("price")).isFalse();
+    }
+
+    @Test
     void everyComputedFigureIsExplainedWithItsShownValue() {
         ObjectNode asked = example("corvid");
         JsonNode outcome = answered("/api/outcome", asked);
