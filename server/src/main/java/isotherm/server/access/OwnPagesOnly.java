@@ -5,7 +5,8 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.util.Locale;
+import java.net.InetAddress;
+import java.net.UnknownHostException;
 import java.util.Set;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
@@ -15,10 +16,10 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Refuses what a page from elsewhere has a browser send here. Nobody logs in on loopback, so that whoever reaches the server may
- * do everything: a browser that shows a foreign page reaches it too.
+ * Refuses what a page from elsewhere has a browser send here. Nobody signs in on loopback, so that whoever reaches the server may
+ * do everything: a browser that shows a foreign page reaches it too. Where people sign in, their browsers would carry their session.
  *
- * <p>Three things are asked of every request. The name under which it came is one of this machine's own (a foreign name that was
+ * <p>Three things are asked of every request. The name under which it came is one of this server's own (a foreign name that was
  * pointed at this machine reads the answers otherwise). A change comes from a page of this server, or from no page at all: browsers
  * send {@code Origin} with every change (Fetch Standard, section 3.1) and {@code Sec-Fetch-Site} with every request (W3C Fetch
  * Metadata). And a body says what it is, since a body without a media type needs no leave from this server to be sent.
@@ -26,19 +27,26 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class OwnPagesOnly extends OncePerRequestFilter {
-    private static final Set<String> OWN_NAMES = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
     private static final Set<String> CHANGES_NOTHING = Set.of("GET", "HEAD", "OPTIONS");
     private static final Set<String> OWN_SITE = Set.of("same-origin", "none");
+
+    private final Together together;
+
+    OwnPagesOnly(Together together) {
+        this.together = together;
+    }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         boolean changes = !CHANGES_NOTHING.contains(request.getMethod());
-        if (!OWN_NAMES.contains(request.getServerName().toLowerCase(Locale.ROOT))) {
+        if (!together.answersTo(request.getServerName())) {
             Refusal.write(
                     response,
                     HttpStatus.MISDIRECTED_REQUEST,
-                    "Isotherm answers under localhost and 127.0.0.1 only. Open it by the address that it printed at its start.");
+                    "Isotherm does not answer under this name. Open it by an address that it printed at its start.");
+        } else if (request.getRequestURI().startsWith("/actuator") && !isThisMachine(request)) {
+            Refusal.write(response, HttpStatus.NOT_FOUND, "There is nothing here.");
         } else if (request.getRequestURI().equals("/error")) {
             Refusal.write(response, HttpStatus.NOT_FOUND, "There is nothing here.");
         } else if (changes ? isForeignChange(request) : isForeignReading(request)) {
@@ -51,6 +59,16 @@ class OwnPagesOnly extends OncePerRequestFilter {
                     response, HttpStatus.UNSUPPORTED_MEDIA_TYPE, "The header Content-Type has to say what was sent.");
         } else {
             chain.doFilter(request, response);
+        }
+    }
+
+    /** How the server does is told to this machine alone; what a balancer hands on comes from elsewhere. */
+    private static boolean isThisMachine(HttpServletRequest request) {
+        boolean handedOn = request.getHeader("X-Forwarded-For") != null || request.getHeader("Forwarded") != null;
+        try {
+            return !handedOn && InetAddress.getByName(request.getRemoteAddr()).isLoopbackAddress();
+        } catch (UnknownHostException e) {
+            return false;
         }
     }
 

@@ -17,7 +17,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
-import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -29,12 +28,16 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * which there are more than bodies are read at once. Documents wait in memory, files on disk.
  */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE + 1)
+@Order(WholeBodies.AFTER_SIGNING_IN)
 class WholeBodies extends OncePerRequestFilter {
+    /** Behind Spring Security's own filters, whose order is -100: what somebody may send depends on who it is. */
+    static final int AFTER_SIGNING_IN = -90;
     /** Bodies that are read at once; the server has some more threads than that for requests without one. */
     static final int MOST_AT_ONCE = 300;
     /** Bytes of a document: a log of 200,000 rows as a duty, twice. */
     private static final int LARGEST_DOCUMENT = 40_000_000;
+    /** Bytes of whoever has not signed in: a name and a password. */
+    private static final int LARGEST_OF_NOBODY = 4_000;
     /** Bytes of a file; what takes it in may take less. */
     private static final long LARGEST_FILE = 1_000_000_000L;
     /** A body has so long, s, and more by its size at the pace of a poor line, bytes/s. */
@@ -55,7 +58,7 @@ class WholeBodies extends OncePerRequestFilter {
         }
         String type = String.valueOf(request.getContentType());
         boolean file = type.startsWith("application/octet-stream") || type.startsWith("image/");
-        long most = file ? LARGEST_FILE : LARGEST_DOCUMENT;
+        long most = Person.asking().isEmpty() ? LARGEST_OF_NOBODY : file ? LARGEST_FILE : LARGEST_DOCUMENT;
         if (request.getContentLengthLong() > most) {
             tooLarge(response, most);
             return;
@@ -105,7 +108,9 @@ class WholeBodies extends OncePerRequestFilter {
         Refusal.write(
                 response,
                 HttpStatus.CONTENT_TOO_LARGE,
-                "More was sent than the " + most / 1_000_000 + " MB that are taken at most.");
+                most == LARGEST_OF_NOBODY
+                        ? "Sign in before you send so much."
+                        : "More was sent than the " + most / 1_000_000 + " MB that are taken at most.");
     }
 
     private static void copy(InputStream in, OutputStream out, long most) throws IOException {

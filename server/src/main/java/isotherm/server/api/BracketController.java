@@ -1,5 +1,7 @@
 package isotherm.server.api;
 
+import isotherm.server.access.Least;
+import isotherm.server.access.Role;
 import isotherm.server.files.TemplateFiles;
 import isotherm.server.garage.PanelDocument;
 import isotherm.server.plumbing.Brackets;
@@ -18,22 +20,26 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/brackets")
 class BracketController {
+    @Least(Role.VIEWER)
     @PostMapping
     List<Brackets.BracketAnswer> brackets(@RequestBody Brackets.BracketQuestion question) {
         return Brackets.answer(question);
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/panels")
     List<Panels.PanelAnswer> panels(@RequestBody Brackets.BracketQuestion question) {
         return Panels.answer(question);
     }
 
     /** The four sides of a shroud from an opening to a placed core, to be kept in the design. */
+    @Least(Role.VIEWER)
     @PostMapping("/shroud")
     List<PanelDocument> shroud(@RequestBody Panels.ShroudQuestion question) {
         return Panels.shroud(question);
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/patterns.svg")
     ResponseEntity<byte[]> svg(@RequestBody Brackets.BracketQuestion question) {
         return TemplateController.file(
@@ -42,6 +48,7 @@ class BracketController {
                 "sheet-metal.svg");
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/patterns.dxf")
     ResponseEntity<byte[]> dxf(@RequestBody Brackets.BracketQuestion question) {
         return TemplateController.file(
@@ -50,6 +57,7 @@ class BracketController {
                 "sheet-metal.dxf");
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/patterns.pdf")
     ResponseEntity<byte[]> pdf(
             @RequestBody Brackets.BracketQuestion question,

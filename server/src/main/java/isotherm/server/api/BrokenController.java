@@ -1,5 +1,7 @@
 package isotherm.server.api;
 
+import isotherm.server.access.Least;
+import isotherm.server.access.Role;
 import isotherm.server.build.BuildDocuments.BuildDocument;
 import isotherm.server.build.BuildDocuments.EntryDocument;
 import isotherm.server.care.CareDocuments.CareEntryDocument;
@@ -92,6 +94,7 @@ class BrokenController {
             List<Problem> problems) {}
 
     /** What today's rules refuse: of one car, or of the whole garage with its own parts. */
+    @Least(Role.VIEWER)
     @GetMapping
     List<BrokenView> all(@RequestParam(name = "car", required = false) UUID carId) {
         List<BrokenView> broken = new ArrayList<>();
@@ -146,6 +149,7 @@ class BrokenController {
     }
 
     /** The document as it is stored. */
+    @Least(Role.VIEWER)
     @GetMapping(path = "/{what}/{id}", produces = MediaType.TEXT_PLAIN_VALUE)
     ResponseEntity<String> text(@PathVariable What what, @PathVariable UUID id) {
         Stored stored = stored(what, id);
@@ -169,6 +173,7 @@ class BrokenController {
     }
 
     /** Puts a mended document in the place of a broken one. */
+    @Least(Role.BUILDER)
     @PutMapping(path = "/{what}/{id}", consumes = MediaType.TEXT_PLAIN_VALUE)
     ResponseEntity<Void> mend(
             @PathVariable What what,
@@ -199,6 +204,7 @@ class BrokenController {
         return ResponseEntity.noContent().eTag(Etags.of(stored)).build();
     }
 
+    @Least(Role.BUILDER)
     @DeleteMapping("/{what}/{id}")
     ResponseEntity<Void> remove(
             @PathVariable What what, @PathVariable UUID id, @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch) {

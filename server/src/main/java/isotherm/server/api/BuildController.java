@@ -2,6 +2,9 @@ package isotherm.server.api;
 
 import isotherm.core.message.Measure;
 import isotherm.core.trial.SimulatedEngine;
+import isotherm.server.access.Least;
+import isotherm.server.access.Person;
+import isotherm.server.access.Role;
 import isotherm.server.build.BuildDocuments.BuildDocument;
 import isotherm.server.build.BuildDocuments.EntryDocument;
 import isotherm.server.build.BuildDocuments.NewBuild;
@@ -75,6 +78,7 @@ class BuildController {
         this.json = json;
     }
 
+    @Least(Role.VIEWER)
     @GetMapping("/cars/{carId}/builds")
     List<Views.BuildSummary> builds(@PathVariable UUID carId) {
         List<Stored> stored = garage.parts(Kind.BUILD, carId);
@@ -92,6 +96,7 @@ class BuildController {
                 .toList();
     }
 
+    @Least(Role.BUILDER)
     @PostMapping("/cars/{carId}/builds")
     ResponseEntity<Views.BuildView> begin(
             @PathVariable UUID carId,
@@ -110,12 +115,14 @@ class BuildController {
     }
 
     /** A sheet as a build of this design would begin with, with nothing kept: to be read before a tool is lifted. */
+    @Least(Role.VIEWER)
     @PostMapping("/builds/preview")
     BuildDocument preview(@RequestBody NewBuild wanted) {
         return Builds.begin(
                 wanted, catalogue.parts(), cores.parts(), Instant.now().truncatedTo(ChronoUnit.SECONDS));
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/builds/preview.pdf")
     ResponseEntity<byte[]> previewPdf(
             @RequestBody NewBuild wanted, @RequestParam(defaultValue = "") Set<Measure> imperial) {
@@ -136,6 +143,7 @@ class BuildController {
                 .body(pdf);
     }
 
+    @Least(Role.VIEWER)
     @GetMapping("/builds/{id}")
     Views.BuildView build(@PathVariable UUID id) {
         Stored stored = garage.get(Kind.BUILD, id);
@@ -143,6 +151,7 @@ class BuildController {
         return new Views.BuildView(id, stored.version(), build, Builds.shown(build, builds.entries(id)));
     }
 
+    @Least(Role.BUILDER)
     @DeleteMapping("/builds/{id}")
     ResponseEntity<Void> remove(@PathVariable UUID id, @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch) {
         garage.remove(Kind.BUILD, id, Etags.version(ifMatch));
@@ -150,6 +159,7 @@ class BuildController {
     }
 
     /** Everything that was ever written on a sheet, corrections included. */
+    @Least(Role.VIEWER)
     @GetMapping("/builds/{id}/entries")
     List<EntryDocument> entries(@PathVariable UUID id) {
         garage.get(Kind.BUILD, id);
@@ -157,12 +167,14 @@ class BuildController {
     }
 
     /** Writes on a sheet. The same entry may be sent again by somebody who did not hear that it arrived. */
+    @Least(Role.BUILDER)
     @PostMapping("/builds/{id}/entries")
     ResponseEntity<Views.BuildView> write(@PathVariable UUID id, @RequestBody EntryDocument entry) {
-        boolean fresh = builds.write(id, entry);
+        boolean fresh = builds.write(id, entry.by(Person.nameOr(entry.who())));
         return ResponseEntity.status(fresh ? HttpStatus.CREATED : HttpStatus.OK).body(build(id));
     }
 
+    @Least(Role.BUILDER)
     @PutMapping(path = "/builds/{id}/pictures/{picture}", consumes = "image/*")
     ResponseEntity<Void> keepPicture(@PathVariable UUID id, @PathVariable UUID picture, HttpServletRequest request)
             throws IOException {
@@ -170,17 +182,20 @@ class BuildController {
         return ResponseEntity.noContent().build();
     }
 
+    @Least(Role.VIEWER)
     @GetMapping(path = "/builds/{id}/pictures/{picture}", produces = MediaType.IMAGE_JPEG_VALUE)
     byte[] picture(@PathVariable UUID id, @PathVariable UUID picture) {
         return builds.picture(id, picture);
     }
 
     /** What the gauges show, as server-sent events. */
+    @Least(Role.VIEWER)
     @GetMapping(path = "/builds/{id}/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter live(@PathVariable UUID id) {
         return gauges.listen(id);
     }
 
+    @Least(Role.BUILDER)
     @PostMapping("/builds/{id}/logger")
     ResponseEntity<Void> attach(@PathVariable UUID id, @RequestBody LoggerChoice choice) {
         if (choice.port() != null) {
@@ -195,18 +210,21 @@ class BuildController {
         return ResponseEntity.noContent().build();
     }
 
+    @Least(Role.BUILDER)
     @DeleteMapping("/builds/{id}/logger")
     ResponseEntity<Void> detach(@PathVariable UUID id) {
         gauges.detach(id);
         return ResponseEntity.noContent().build();
     }
 
+    @Least(Role.BUILDER)
     @PostMapping("/builds/{id}/logger/engine")
     ResponseEntity<Void> turn(@PathVariable UUID id, @RequestBody EngineCommand command) {
         gauges.turn(id, command.turning());
         return ResponseEntity.noContent().build();
     }
 
+    @Least(Role.VIEWER)
     @GetMapping("/builds/{id}/sheet.pdf")
     ResponseEntity<byte[]> pdf(@PathVariable UUID id, @RequestParam(defaultValue = "") Set<Measure> imperial) {
         BuildDocument build = builds.build(id);

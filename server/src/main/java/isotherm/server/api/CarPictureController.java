@@ -1,5 +1,7 @@
 package isotherm.server.api;
 
+import isotherm.server.access.Least;
+import isotherm.server.access.Role;
 import isotherm.server.build.Pictures;
 import isotherm.server.store.Books;
 import isotherm.server.store.Garage;
@@ -28,6 +30,7 @@ class CarPictureController {
     }
 
     /** Keeps a picture under the identity that its sender gave it: sent twice it is kept once. */
+    @Least(Role.BUILDER)
     @PutMapping(consumes = "image/*")
     ResponseEntity<Void> keep(@PathVariable UUID carId, @PathVariable UUID picture, HttpServletRequest request)
             throws IOException {
@@ -36,6 +39,7 @@ class CarPictureController {
         return ResponseEntity.noContent().build();
     }
 
+    @Least(Role.VIEWER)
     @GetMapping(produces = MediaType.IMAGE_JPEG_VALUE)
     byte[] picture(@PathVariable UUID carId, @PathVariable UUID picture) {
         return books.picture(Kind.CAR, carId, picture);

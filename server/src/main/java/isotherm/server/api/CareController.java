@@ -3,6 +3,9 @@ package isotherm.server.api;
 import isotherm.core.care.OilLife;
 import isotherm.core.fluid.Units;
 import isotherm.core.message.Measure;
+import isotherm.server.access.Least;
+import isotherm.server.access.Person;
+import isotherm.server.access.Role;
 import isotherm.server.care.CareDocuments.CareEntryDocument;
 import isotherm.server.care.CareDocuments.CareView;
 import isotherm.server.care.CareDocuments.OilHours;
@@ -45,19 +48,22 @@ class CareController {
         this.logs = logs;
     }
 
+    @Least(Role.VIEWER)
     @GetMapping("/cars/{carId}/care")
     CareView care(@PathVariable UUID carId) {
         return care.view(carId);
     }
 
     /** Writes in the care book. The same entry may be sent again by somebody who did not hear that it arrived. */
+    @Least(Role.BUILDER)
     @PostMapping("/cars/{carId}/care/entries")
     ResponseEntity<CareView> write(@PathVariable UUID carId, @RequestBody CareEntryDocument entry) {
-        boolean fresh = care.write(carId, entry);
+        boolean fresh = care.write(carId, entry.by(Person.nameOr(entry.who())));
         return ResponseEntity.status(fresh ? HttpStatus.CREATED : HttpStatus.OK).body(care(carId));
     }
 
     /** What is due as a calendar to subscribe to. */
+    @Least(Role.VIEWER)
     @GetMapping(path = "/cars/{carId}/care.ics", produces = "text/calendar;charset=utf-8")
     String calendar(@PathVariable UUID carId, @RequestParam(defaultValue = "") Set<Measure> imperial) {
         String name = DocumentReader.read(garage.get(Kind.CAR, carId).document(), CarDocument.class)
@@ -66,6 +72,7 @@ class CareController {
     }
 
     /** What a log takes of an oil's life. */
+    @Least(Role.VIEWER)
     @GetMapping("/logs/{id}/oil-hours")
     OilHours oilHours(@PathVariable UUID id) {
         DrivenLog driven = logs.driven(id);

@@ -1,5 +1,7 @@
 package isotherm.server.api;
 
+import isotherm.server.access.Least;
+import isotherm.server.access.Role;
 import isotherm.server.catalogue.CoreCatalogue;
 import isotherm.server.catalogue.Imported;
 import isotherm.server.plumbing.CorePartDocument;
@@ -28,11 +30,13 @@ class CatalogueController {
         this.cores = cores;
     }
 
+    @Least(Role.VIEWER)
     @GetMapping
     List<CoreCatalogue.Entry> all() {
         return cores.all();
     }
 
+    @Least(Role.BUILDER)
     @PostMapping
     CoreCatalogue.Entry put(
             @RequestBody CorePartDocument part,
@@ -40,11 +44,13 @@ class CatalogueController {
         return cores.put(part, ifMatch == null ? null : (Integer) Etags.version(ifMatch));
     }
 
+    @Least(Role.BUILDER)
     @PostMapping(path = "/import", consumes = MediaType.TEXT_PLAIN_VALUE)
     Imported importList(@RequestBody String text, @RequestParam(defaultValue = "false") boolean keep) {
         return cores.importList(text, keep);
     }
 
+    @Least(Role.BUILDER)
     @DeleteMapping("/{id}")
     ResponseEntity<Void> remove(@PathVariable UUID id, @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch) {
         cores.remove(id, Etags.version(ifMatch));

@@ -1,5 +1,7 @@
 package isotherm.server.api;
 
+import isotherm.server.access.Least;
+import isotherm.server.access.Role;
 import isotherm.server.demo.DemoGarage;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -19,17 +21,20 @@ class DemoController {
     }
 
     /** Its cars that are here. */
+    @Least(Role.VIEWER)
     @GetMapping
     DemoGarage.Loaded loaded() {
         return demo.loaded();
     }
 
     /** Loads those that are not; asked twice, they come once. */
+    @Least(Role.BUILDER)
     @PostMapping
     DemoGarage.Loaded load() {
         return demo.load();
     }
 
+    @Least(Role.BUILDER)
     @DeleteMapping
     ResponseEntity<Void> remove() {
         demo.remove();

@@ -1,5 +1,7 @@
 package isotherm.server.api;
 
+import isotherm.server.access.Least;
+import isotherm.server.access.Role;
 import isotherm.server.archive.DesignFiles;
 import isotherm.server.archive.FileDocuments.GarageReport;
 import isotherm.server.archive.GarageReader;
@@ -54,6 +56,7 @@ class FileController {
     }
 
     /** The whole garage as a zip archive. */
+    @Least(Role.VIEWER)
     @GetMapping(path = "/garage.zip", produces = "application/zip")
     void garage(HttpServletResponse response) throws IOException {
         // Whole before the first byte goes out: what fails on the way is told as a failure and not as half an archive.
@@ -72,6 +75,7 @@ class FileController {
     }
 
     /** Takes in a garage that was written elsewhere, whole or not at all. What is here already is never changed. */
+    @Least(Role.BUILDER)
     @PostMapping(path = "/garage", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     GarageReport takeIn(@RequestParam(defaultValue = "false") boolean copies, HttpServletRequest request)
             throws IOException {
@@ -79,6 +83,7 @@ class FileController {
     }
 
     /** One design as a file. */
+    @Least(Role.VIEWER)
     @GetMapping(path = "/designs/{id}/file", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<String> design(@PathVariable UUID id) {
         DesignDocument design = DocumentReader.read(garage.get(Kind.DESIGN, id).document(), DesignDocument.class);
@@ -88,6 +93,7 @@ class FileController {
     }
 
     /** Takes in a design out of a file. */
+    @Least(Role.BUILDER)
     @PostMapping(path = "/cars/{carId}/designs/file", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     ResponseEntity<Views.DesignView> takeInDesign(
             @PathVariable UUID carId,

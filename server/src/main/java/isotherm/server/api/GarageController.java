@@ -1,5 +1,7 @@
 package isotherm.server.api;
 
+import isotherm.server.access.Least;
+import isotherm.server.access.Role;
 import isotherm.server.catalogue.CarClasses;
 import isotherm.server.contract.Attempt;
 import isotherm.server.contract.DocumentReader;
@@ -47,18 +49,21 @@ class GarageController {
         this.desk = desk;
     }
 
+    @Least(Role.VIEWER)
     @GetMapping("/classes")
     List<CarClass> classes() {
         return classes.all();
     }
 
     /** The same as a case, without storing anything: what can be said of the car already. */
+    @Least(Role.VIEWER)
     @PostMapping("/first-case")
     CaseDocument firstCase(@RequestBody CarClass.FromClass told, Desk.Asker asker) {
         return desk.ask(asker, dropped -> FirstCase.of(told, classes.all()));
     }
 
     /** A new car of a class, with a duty of its use and a design of the car as it is. */
+    @Least(Role.BUILDER)
     @PostMapping("/cars/from-class")
     ResponseEntity<Views.CarView> fromClass(
             @RequestBody CarClass.FromClass wanted,
@@ -73,6 +78,7 @@ class GarageController {
         return created(stored, car(stored.id()));
     }
 
+    @Least(Role.VIEWER)
     @GetMapping("/cars")
     List<Views.CarSummary> cars() {
         return garage.cars().stream()
@@ -89,6 +95,7 @@ class GarageController {
     }
 
     /** A car with all that belongs to it. What today's rules refuse of that is left out and counted. */
+    @Least(Role.VIEWER)
     @GetMapping("/cars/{id}")
     Views.CarView car(@PathVariable UUID id) {
         Stored stored = garage.get(Kind.CAR, id);
@@ -124,12 +131,14 @@ class GarageController {
                 .toList();
     }
 
+    @Least(Role.BUILDER)
     @DeleteMapping("/cars/{id}")
     ResponseEntity<Void> removeCar(@PathVariable UUID id, @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch) {
         garage.remove(Kind.CAR, id, Etags.version(ifMatch));
         return ResponseEntity.noContent().build();
     }
 
+    @Least(Role.BUILDER)
     @PostMapping("/cars")
     ResponseEntity<Views.CarView> addCar(
             @RequestBody CarDocument document, @RequestHeader(name = Etags.KEY, required = false) UUID key) {
@@ -137,6 +146,7 @@ class GarageController {
         return created(stored, car(stored.id()));
     }
 
+    @Least(Role.BUILDER)
     @PutMapping("/cars/{id}")
     ResponseEntity<Views.CarView> replaceCar(
             @PathVariable UUID id,
@@ -146,6 +156,7 @@ class GarageController {
         return ResponseEntity.ok().eTag(Etags.of(stored)).body(car(id));
     }
 
+    @Least(Role.BUILDER)
     @PostMapping("/cars/{carId}/duties")
     ResponseEntity<Views.DutyView> addDuty(
             @PathVariable UUID carId,
@@ -155,6 +166,7 @@ class GarageController {
         return created(stored, duty(stored));
     }
 
+    @Least(Role.BUILDER)
     @PutMapping("/duties/{id}")
     ResponseEntity<Views.DutyView> replaceDuty(
             @PathVariable UUID id,
@@ -164,12 +176,14 @@ class GarageController {
         return ResponseEntity.ok().eTag(Etags.of(stored)).body(duty(stored));
     }
 
+    @Least(Role.BUILDER)
     @DeleteMapping("/duties/{id}")
     ResponseEntity<Void> removeDuty(@PathVariable UUID id, @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch) {
         garage.remove(Kind.DUTY, id, Etags.version(ifMatch));
         return ResponseEntity.noContent().build();
     }
 
+    @Least(Role.BUILDER)
     @PostMapping("/cars/{carId}/designs")
     ResponseEntity<Views.DesignView> addDesign(
             @PathVariable UUID carId,
@@ -179,6 +193,7 @@ class GarageController {
         return created(stored, design(stored));
     }
 
+    @Least(Role.BUILDER)
     @PutMapping("/designs/{id}")
     ResponseEntity<Views.DesignView> replaceDesign(
             @PathVariable UUID id,
@@ -188,6 +203,7 @@ class GarageController {
         return ResponseEntity.ok().eTag(Etags.of(stored)).body(design(stored));
     }
 
+    @Least(Role.BUILDER)
     @DeleteMapping("/designs/{id}")
     ResponseEntity<Void> removeDesign(@PathVariable UUID id, @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch) {
         garage.remove(Kind.DESIGN, id, Etags.version(ifMatch));

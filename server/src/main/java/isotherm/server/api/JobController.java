@@ -1,5 +1,7 @@
 package isotherm.server.api;
 
+import isotherm.server.access.Least;
+import isotherm.server.access.Role;
 import isotherm.server.catalogue.CoreCatalogue;
 import isotherm.server.jobs.Desk;
 import isotherm.server.jobs.Jobs;
@@ -27,6 +29,7 @@ class JobController {
         this.catalogue = catalogue;
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/search")
     ResponseEntity<Jobs.JobView> search(@RequestBody SearchQuestions.SearchQuestion question, Desk.Asker asker) {
         var parts = catalogue.parts();
@@ -38,11 +41,13 @@ class JobController {
                         (progress, cancelled) -> SearchSolver.search(question, parts, progress::accept, cancelled)));
     }
 
+    @Least(Role.VIEWER)
     @GetMapping("/{id}")
     ResponseEntity<Jobs.JobView> find(@PathVariable UUID id) {
         return ResponseEntity.of(jobs.find(id));
     }
 
+    @Least(Role.VIEWER)
     @DeleteMapping("/{id}")
     ResponseEntity<Jobs.JobView> cancel(@PathVariable UUID id) {
         return ResponseEntity.of(jobs.cancel(id));

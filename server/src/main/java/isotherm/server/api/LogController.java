@@ -1,6 +1,8 @@
 package isotherm.server.api;
 
 import isotherm.core.message.Measure;
+import isotherm.server.access.Least;
+import isotherm.server.access.Role;
 import isotherm.server.contract.Attempt;
 import isotherm.server.contract.Problem;
 import isotherm.server.evidence.DrivenLog;
@@ -66,6 +68,7 @@ class LogController {
         this.json = json;
     }
 
+    @Least(Role.BUILDER)
     @PostMapping(path = "/cars/{carId}/uploads", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     ResponseEntity<Views.UploadView> upload(
             @PathVariable UUID carId,
@@ -85,11 +88,13 @@ class LogController {
         }
     }
 
+    @Least(Role.BUILDER)
     @PostMapping("/uploads/{id}/preview")
     LogDocument.PreviewDocument preview(@PathVariable UUID id, @RequestBody LogFormat format) {
         return logs.preview(large.upload(id), format);
     }
 
+    @Least(Role.BUILDER)
     @PostMapping("/uploads/{id}/keep")
     ResponseEntity<Jobs.JobView> keep(
             @PathVariable UUID id, @RequestBody LogDocument.KeepDocument keep, Desk.Asker asker) {
@@ -107,12 +112,14 @@ class LogController {
                         (progress, cancelled) -> logs.keep(upload, keep, progress, cancelled)));
     }
 
+    @Least(Role.BUILDER)
     @DeleteMapping("/uploads/{id}")
     ResponseEntity<Void> forget(@PathVariable UUID id) {
         large.forget(id);
         return ResponseEntity.noContent().build();
     }
 
+    @Least(Role.VIEWER)
     @GetMapping("/logs/{id}/traces")
     LogDocument.TracesDocument traces(
             @PathVariable UUID id,
@@ -122,6 +129,7 @@ class LogController {
         return logs.traces(id, from, to, Math.max(50, Math.min(20_000, points)));
     }
 
+    @Least(Role.BUILDER)
     @PostMapping("/logs/{id}/duty")
     ResponseEntity<Views.DutyView> duty(
             @PathVariable UUID id, @RequestHeader(name = Etags.KEY, required = false) UUID key) {
@@ -133,6 +141,7 @@ class LogController {
                 .body(new Views.DutyView(stored.id(), stored.version(), driven.duty()));
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/logs/{id}/fit")
     EvidenceQuestions.FitAnswer fit(
             @PathVariable UUID id, @RequestBody EvidenceQuestions.LogFitQuestion question, Desk.Asker asker) {
@@ -172,6 +181,7 @@ class LogController {
     }
 
     /** Before and after: two logs held against each other, and each against the model. */
+    @Least(Role.VIEWER)
     @PostMapping("/logs/proof")
     Proof.ProofAnswer prove(@RequestBody Proof.ProofQuestion question, Desk.Asker asker) {
         DrivenLog before = logs.driven(UUID.fromString(question.before()));
@@ -180,6 +190,7 @@ class LogController {
     }
 
     /** The same on one page, for a customer or a scrutineer. */
+    @Least(Role.VIEWER)
     @PostMapping(path = "/logs/proof.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     byte[] proofReport(
             @RequestBody Proof.ProofQuestion question,
@@ -194,6 +205,7 @@ class LogController {
                 new Speech(new UnitChoice(imperial)));
     }
 
+    @Least(Role.BUILDER)
     @DeleteMapping("/logs/{id}")
     ResponseEntity<Void> remove(@PathVariable UUID id, @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch) {
         garage.remove(Kind.LOG, id, Etags.version(ifMatch));

@@ -3,6 +3,9 @@ package isotherm.server.api;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
+import isotherm.server.access.AccessDocuments;
+import isotherm.server.access.Least;
+import isotherm.server.access.Open;
 import isotherm.server.archive.FileDocuments;
 import isotherm.server.build.BuildDocuments;
 import isotherm.server.care.CareDocuments;
@@ -45,6 +48,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springdoc.core.customizers.OperationCustomizer;
 import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -52,6 +56,9 @@ import org.springframework.context.annotation.Configuration;
 /** The OpenAPI document, with ranges, units and descriptions taken from the documents' own annotations. */
 @Configuration
 class OpenApiConfiguration {
+    /** Least role of an operation. */
+    private static final String ROLE = "x-role";
+
     static {
         // Who asks is found in the request, not in a parameter.
         SpringDocUtils.getConfig().addRequestWrapperToIgnore(Desk.Asker.class);
@@ -65,6 +72,20 @@ class OpenApiConfiguration {
                         .version("1")
                         .description("Sizes and places an engine oil cooler. All figures are estimates."))
                 .servers(List.of());
+    }
+
+    /** Who may ask, of every answer. */
+    @Bean
+    OperationCustomizer roles() {
+        return (operation, method) -> {
+            Least least = method.getMethodAnnotation(Least.class);
+            if (least != null) {
+                operation.addExtension(ROLE, least.value().name());
+            } else if (method.hasMethodAnnotation(Open.class)) {
+                operation.addExtension(ROLE, "ANYBODY");
+            }
+            return operation;
+        };
     }
 
     @Bean
@@ -100,6 +121,8 @@ class OpenApiConfiguration {
                     Brackets.class,
                     Panels.class,
                     Spaces.class,
+                    AccessDocuments.class,
+                    LinkController.class,
                     Imported.class)) {
                 collect(holder, records);
                 for (Class<?> type : holder.getDeclaredClasses()) {

@@ -1,5 +1,7 @@
 package isotherm.server.api;
 
+import isotherm.server.access.Least;
+import isotherm.server.access.Role;
 import isotherm.server.garage.CaseDocument;
 import isotherm.server.jobs.Desk;
 import isotherm.server.session.EvidenceQuestions;
@@ -21,26 +23,31 @@ class OutcomeController {
         this.desk = desk;
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/outcome")
     OutcomeDocument outcome(@RequestBody CaseDocument asked, Desk.Asker asker) {
         return desk.ask(asker, dropped -> Solver.solve(asked));
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/learn")
     EvidenceQuestions.LearnAnswer learn(@RequestBody EvidenceQuestions.LearnQuestion asked, Desk.Asker asker) {
         return desk.ask(asker, dropped -> TeachingSolver.learn(asked.car()));
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/next-measurement")
     EvidenceQuestions.NextAnswer next(@RequestBody CaseDocument asked, Desk.Asker asker) {
         return desk.ask(asker, dropped -> TeachingSolver.next(asked));
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/quick")
     OutcomeDocument.Quick quick(@RequestBody CaseDocument asked, Desk.Asker asker) {
         return desk.ask(asker, dropped -> Solver.quick(asked));
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/interval")
     OutcomeDocument.Interval interval(@RequestBody CaseDocument asked, Desk.Asker asker) {
         return desk.ask(asker, dropped -> Solver.interval(asked));

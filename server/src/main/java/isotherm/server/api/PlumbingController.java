@@ -1,6 +1,8 @@
 package isotherm.server.api;
 
 import isotherm.core.message.Measure;
+import isotherm.server.access.Least;
+import isotherm.server.access.Role;
 import isotherm.server.catalogue.CoreCatalogue;
 import isotherm.server.catalogue.Imported;
 import isotherm.server.catalogue.PlumbingCatalogue;
@@ -59,6 +61,7 @@ class PlumbingController {
         return new Speech(new UnitChoice(imperial), currency);
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/plumb")
     Plumbed plumb(@RequestBody PlumbQuestion question, Desk.Asker asker) {
         var parts = catalogue.parts();
@@ -67,11 +70,13 @@ class PlumbingController {
     }
 
     /** What stands in space, for a view that turns; its hoses are the plumbing's. */
+    @Least(Role.VIEWER)
     @PostMapping("/space")
     List<Spaces.Body> space(@RequestBody Spaces.SpaceQuestion question) {
         return Spaces.answer(question);
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/plumb/bill.csv")
     ResponseEntity<byte[]> billCsv(
             @RequestBody PlumbQuestion question,
@@ -83,6 +88,7 @@ class PlumbingController {
                 "bill-of-materials.csv");
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/plumb/bill.pdf")
     ResponseEntity<byte[]> billPdf(
             @RequestBody PlumbQuestion question,
@@ -94,6 +100,7 @@ class PlumbingController {
                 "bill-of-materials.pdf");
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/plumb/cut-list.pdf")
     ResponseEntity<byte[]> cutList(
             @RequestBody PlumbQuestion question,
@@ -105,11 +112,13 @@ class PlumbingController {
                 "cut-list.pdf");
     }
 
+    @Least(Role.VIEWER)
     @GetMapping("/catalogue/plumbing")
     PlumbingCatalogue.All parts() {
         return catalogue.all();
     }
 
+    @Least(Role.BUILDER)
     @PostMapping("/catalogue/plumbing/takeoffs")
     ResponseEntity<Void> putTakeoff(
             @RequestBody PlumbingPartDocuments.TakeoffDocument part,
@@ -117,6 +126,7 @@ class PlumbingController {
         return put(part, ifMatch);
     }
 
+    @Least(Role.BUILDER)
     @PostMapping("/catalogue/plumbing/adaptors")
     ResponseEntity<Void> putAdaptor(
             @RequestBody PlumbingPartDocuments.AdaptorDocument part,
@@ -124,6 +134,7 @@ class PlumbingController {
         return put(part, ifMatch);
     }
 
+    @Least(Role.BUILDER)
     @PostMapping("/catalogue/plumbing/hoses")
     ResponseEntity<Void> putHose(
             @RequestBody HoseDocuments.HosePartDocument part,
@@ -131,6 +142,7 @@ class PlumbingController {
         return put(part, ifMatch);
     }
 
+    @Least(Role.BUILDER)
     @PostMapping("/catalogue/plumbing/ends")
     ResponseEntity<Void> putEnd(
             @RequestBody HoseDocuments.HoseEndDocument part,
@@ -143,6 +155,7 @@ class PlumbingController {
         return ResponseEntity.noContent().build();
     }
 
+    @Least(Role.BUILDER)
     @PostMapping(path = "/catalogue/plumbing/{family}/import", consumes = MediaType.TEXT_PLAIN_VALUE)
     Imported importList(
             @PathVariable PlumbingCatalogue.Family family,
@@ -151,6 +164,7 @@ class PlumbingController {
         return catalogue.importList(family, text, keep);
     }
 
+    @Least(Role.BUILDER)
     @DeleteMapping("/catalogue/plumbing/{id}")
     ResponseEntity<Void> remove(@PathVariable UUID id, @RequestHeader(HttpHeaders.IF_MATCH) String ifMatch) {
         catalogue.remove(id, Etags.version(ifMatch));

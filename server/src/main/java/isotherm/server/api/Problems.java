@@ -1,5 +1,6 @@
 package isotherm.server.api;
 
+import isotherm.server.access.Refused;
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.jobs.Busy;
 import isotherm.server.store.IdentityTaken;
@@ -96,6 +97,21 @@ class Problems extends ResponseEntityExceptionHandler {
         ProblemDetail detail = ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, e.getMessage());
         detail.setTitle("This identity is taken");
         return detail;
+    }
+
+    @ExceptionHandler(Refused.class)
+    ResponseEntity<ProblemDetail> refused(Refused e) {
+        HttpStatus status =
+                switch (e.why()) {
+                    case UNKNOWN -> HttpStatus.UNAUTHORIZED;
+                    case NOT_ALLOWED -> HttpStatus.FORBIDDEN;
+                    case WAIT -> HttpStatus.TOO_MANY_REQUESTS;
+                };
+        ResponseEntity.BodyBuilder answer = ResponseEntity.status(status);
+        if (e.seconds() > 0) {
+            answer.header(HttpHeaders.RETRY_AFTER, String.valueOf(e.seconds()));
+        }
+        return answer.body(ProblemDetail.forStatusAndDetail(status, e.getMessage()));
     }
 
     @ExceptionHandler(Busy.class)

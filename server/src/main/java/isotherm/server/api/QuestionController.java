@@ -1,5 +1,7 @@
 package isotherm.server.api;
 
+import isotherm.server.access.Least;
+import isotherm.server.access.Role;
 import isotherm.server.catalogue.CoreCatalogue;
 import isotherm.server.garage.CaseDocument;
 import isotherm.server.jobs.Desk;
@@ -27,41 +29,49 @@ class QuestionController {
         this.desk = desk;
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/rating")
     Questions.RatingAnswer rating(@RequestBody Questions.RatingQuestion question, Desk.Asker asker) {
         return desk.ask(asker, dropped -> QuestionSolver.rate(question));
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/air")
     List<Questions.AirAnswer> air(@RequestBody Questions.AirQuestion question, Desk.Asker asker) {
         return desk.ask(asker, dropped -> QuestionSolver.air(question));
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/places")
     List<Questions.PlaceAnswer> places(@RequestBody CaseDocument asked, Desk.Asker asker) {
         return desk.ask(asker, dropped -> QuestionSolver.places(asked));
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/circuit")
     Questions.CircuitAnswer circuit(@RequestBody Questions.CircuitQuestion question, Desk.Asker asker) {
         return desk.ask(asker, dropped -> QuestionSolver.circuit(question));
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/map")
     SearchQuestions.MapAnswer map(@RequestBody SearchQuestions.MapQuestion question, Desk.Asker asker) {
         return desk.ask(asker, dropped -> SearchSolver.map(question, dropped));
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/fit")
     EvidenceQuestions.FitAnswer fit(@RequestBody EvidenceQuestions.FitQuestion question, Desk.Asker asker) {
         return desk.ask(asker, dropped -> EvidenceSolver.fit(question));
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/compare")
     EvidenceQuestions.CompareAnswer compare(@RequestBody EvidenceQuestions.CompareQuestion question, Desk.Asker asker) {
         return desk.ask(asker, dropped -> EvidenceSolver.compare(question));
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/search")
     SearchQuestions.SearchAnswer search(@RequestBody SearchQuestions.SearchQuestion question, Desk.Asker asker) {
         var parts = catalogue.parts();
@@ -69,11 +79,13 @@ class QuestionController {
         return desk.ask(asker, dropped -> SearchSolver.search(question, parts, done -> {}, dropped));
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/placement")
     Questions.PlacementAnswer placement(@RequestBody Questions.PlacementQuestion question, Desk.Asker asker) {
         return desk.ask(asker, dropped -> QuestionSolver.placement(question));
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/schools")
     SearchQuestions.SchoolsAnswer schools(@RequestBody SearchQuestions.SchoolsQuestion question, Desk.Asker asker) {
         var parts = catalogue.parts();

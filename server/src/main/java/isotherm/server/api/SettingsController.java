@@ -1,5 +1,7 @@
 package isotherm.server.api;
 
+import isotherm.server.access.Least;
+import isotherm.server.access.Role;
 import isotherm.server.contract.DocumentReader;
 import isotherm.server.garage.PresetsDocument;
 import isotherm.server.garage.SettingsDocument;
@@ -28,17 +30,20 @@ class SettingsController {
     }
 
     /** What something begins as that has not been measured or chosen yet. */
+    @Least(Role.VIEWER)
     @GetMapping("/presets")
     PresetsDocument presets() {
         return PresetsDocument.shipped();
     }
 
+    @Least(Role.VIEWER)
     @GetMapping("/settings")
     ResponseEntity<Views.SettingsView> settings() {
         return answer(settings.read());
     }
 
     /** The first choice is based on nothing, and names no version. */
+    @Least(Role.OWNER)
     @PutMapping("/settings")
     ResponseEntity<Views.SettingsView> replace(
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String ifMatch,

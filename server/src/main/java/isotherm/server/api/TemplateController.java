@@ -1,6 +1,8 @@
 package isotherm.server.api;
 
 import isotherm.core.nose.Template;
+import isotherm.server.access.Least;
+import isotherm.server.access.Role;
 import isotherm.server.files.TemplateFiles;
 import isotherm.server.session.QuestionSolver;
 import isotherm.server.session.Questions;
@@ -22,16 +24,19 @@ class TemplateController {
     static final MediaType SVG = MediaType.parseMediaType("image/svg+xml");
     static final MediaType DXF = MediaType.parseMediaType("image/vnd.dxf");
 
+    @Least(Role.VIEWER)
     @PostMapping("/svg")
     ResponseEntity<byte[]> svg(@RequestBody Questions.PlacementQuestion question) {
         return file(TemplateFiles.svg(template(question)).getBytes(StandardCharsets.UTF_8), SVG, "template.svg");
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/dxf")
     ResponseEntity<byte[]> dxf(@RequestBody Questions.PlacementQuestion question) {
         return file(TemplateFiles.dxf(template(question)).getBytes(StandardCharsets.US_ASCII), DXF, "template.dxf");
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/pdf")
     ResponseEntity<byte[]> pdf(
             @RequestBody Questions.PlacementQuestion question,

@@ -1,6 +1,8 @@
 package isotherm.server.api;
 
 import isotherm.core.whatif.Prices;
+import isotherm.server.access.Least;
+import isotherm.server.access.Role;
 import isotherm.server.catalogue.PriceList;
 import isotherm.server.garage.CaseDocument;
 import isotherm.server.jobs.Desk;
@@ -25,18 +27,21 @@ class WhatIfController {
         this.desk = desk;
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/what-if")
     WhatIfQuestions.WhatIfAnswer whatIf(@RequestBody CaseDocument asked, Desk.Asker asker) {
         Prices prices = list.prices();
         return desk.ask(asker, dropped -> WhatIfSolver.whatIf(asked, prices));
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/duties-table")
     DutiesQuestions.DutiesAnswer duties(@RequestBody DutiesQuestions.DutiesQuestion asked, Desk.Asker asker) {
         Prices prices = list.prices();
         return desk.ask(asker, dropped -> QuestionSolver.duties(asked, prices));
     }
 
+    @Least(Role.VIEWER)
     @PostMapping("/explain")
     WhatIfQuestions.ExplainAnswer explain(@RequestBody WhatIfQuestions.ExplainQuestion asked, Desk.Asker asker) {
         return desk.ask(asker, dropped -> WhatIfSolver.explain(asked));

@@ -249,6 +249,11 @@ public final class BuildDocuments {
             @Missing("not said, or nothing came off") @Text("what a thing that came off is") ItemDocument item,
             @Missing("no leak") @Text("how a joint that leaks seals") LeakKind leak)
             implements Checked {
+        /** The same, written by whoever is known to have sent it. */
+        public EntryDocument by(String name) {
+            return new EntryDocument(id, at, name, kind, on, value, text, message, item, leak);
+        }
+
         @Override
         public void check(String path, List<Problem> problems) {
             identified(id, at, path, problems);

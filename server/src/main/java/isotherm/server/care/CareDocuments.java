@@ -55,6 +55,14 @@ public final class CareDocuments {
             @Missing("the usual one") @Text("when a task is due, where its people say so themselves")
                     IntervalDocument interval)
             implements Checked {
+        /**
+         * @param name of whoever is known to have sent it
+         * @return the same, written by them
+         */
+        public CareEntryDocument by(String name) {
+            return new CareEntryDocument(id, at, name, kind, on, odometerKm, oilHours, text, figures, interval);
+        }
+
         @Override
         public void check(String path, List<Problem> problems) {
             BuildDocuments.identified(id, at, path, problems);

@@ -3,6 +3,8 @@ package isotherm.server.store;
 import jakarta.persistence.Column;
 import jakarta.persistence.Id;
 import jakarta.persistence.MappedSuperclass;
+import jakarta.persistence.PrePersist;
+import java.time.Instant;
 import java.util.UUID;
 
 /** What somebody wrote in a book that is only ever added to. */
@@ -23,6 +25,13 @@ abstract class EntryEntity {
     @Column(name = "schema_number", nullable = false)
     private int schemaNumber;
 
+    /** Account of whoever wrote it; null where nobody signs in. */
+    @Column(name = "written_by")
+    private UUID writtenBy;
+
+    @Column(name = "written_at")
+    private Instant writtenAt;
+
     protected EntryEntity() {}
 
     protected EntryEntity(UUID id, UUID owner, int ordinal, String document) {
@@ -42,5 +51,11 @@ abstract class EntryEntity {
     /** In today's schema, whatever it was written by. */
     String document() {
         return Schema.lift(shelf(), schemaNumber, document);
+    }
+
+    @PrePersist
+    void sign() {
+        this.writtenBy = Author.account();
+        this.writtenAt = Instant.now();
     }
 }

@@ -11,7 +11,23 @@ public final class NotStored extends RuntimeException {
         this(kind.name().toLowerCase(Locale.ROOT), id);
     }
 
-    NotStored(String what, UUID id) {
-        super("There is no " + what + " " + id);
+    /**
+     * @param what kind of thing that is looked for
+     * @param id its identity
+     */
+    public NotStored(String what, UUID id) {
+        this("There is no " + what + " " + id);
+    }
+
+    private NotStored(String words) {
+        super(words);
+    }
+
+    /**
+     * @param words what is not there, and why it may have gone
+     * @return the same to be thrown
+     */
+    public static NotStored told(String words) {
+        return new NotStored(words);
     }
 }

@@ -3,6 +3,7 @@ package isotherm.server.store;
 import jakarta.persistence.Column;
 import jakarta.persistence.Id;
 import jakarta.persistence.MappedSuperclass;
+import jakarta.persistence.PrePersist;
 import java.time.Instant;
 import java.util.UUID;
 
@@ -21,6 +22,10 @@ abstract class PictureEntity {
     @Column(name = "created_at", nullable = false)
     private Instant createdAt;
 
+    /** Account of whoever wrote it; null where nobody signs in. */
+    @Column(name = "written_by")
+    private UUID writtenBy;
+
     protected PictureEntity() {}
 
     PictureEntity(UUID id, UUID owner, byte[] data) {
@@ -36,5 +41,10 @@ abstract class PictureEntity {
 
     byte[] data() {
         return data;
+    }
+
+    @PrePersist
+    void sign() {
+        this.writtenBy = Author.account();
     }
 }

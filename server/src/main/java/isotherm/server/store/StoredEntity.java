@@ -3,6 +3,8 @@ package isotherm.server.store;
 import jakarta.persistence.Column;
 import jakarta.persistence.Id;
 import jakarta.persistence.MappedSuperclass;
+import jakarta.persistence.PrePersist;
+import jakarta.persistence.PreUpdate;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
@@ -24,6 +26,13 @@ abstract class StoredEntity {
 
     @Column(name = "created_at", nullable = false)
     private Instant createdAt;
+
+    /** Account of whoever wrote it last; null where nobody signs in. */
+    @Column(name = "changed_by")
+    private UUID changedBy;
+
+    @Column(name = "changed_at")
+    private Instant changedAt;
 
     protected StoredEntity() {}
 
@@ -52,5 +61,12 @@ abstract class StoredEntity {
     void replace(String newDocument) {
         this.document = newDocument;
         this.schemaNumber = Schema.NEWEST;
+    }
+
+    @PrePersist
+    @PreUpdate
+    void sign() {
+        this.changedBy = Author.account();
+        this.changedAt = Instant.now();
     }
 }

@@ -162,16 +162,17 @@ class StrangersTest {
     }
 
     @Test
-    void onlyLoopbackIsListenedOn() {
-        LoopbackOnly.check("server.address", "127.0.0.1");
-        LoopbackOnly.check("server.address", "::1");
-        LoopbackOnly.check("server.address", "localhost");
+    void onlyLoopbackIsListenedOnWhileNobodySignsIn() {
+        LoopbackOnly.check("server.address", "127.0.0.1", false);
+        LoopbackOnly.check("server.address", "::1", false);
+        LoopbackOnly.check("server.address", "localhost", false);
         for (String open : List.of("0.0.0.0", "::", "192.168.1.4", "no such name.")) {
+            LoopbackOnly.check("server.address", open, true);
             assertThatExceptionOfType(IllegalStateException.class)
                     .as(open)
-                    .isThrownBy(() -> LoopbackOnly.check("server.address", open))
+                    .isThrownBy(() -> LoopbackOnly.check("server.address", open, false))
                     .withMessageContaining("server.address=" + open)
-                    .withMessageContaining("no accounts yet");
+                    .withMessageContaining("./isotherm run --lan");
         }
     }
 

@@ -4,6 +4,8 @@ import isotherm.server.IsothermServer;
 import java.net.URI;
 import java.sql.DriverManager;
 import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.List;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
 
@@ -26,7 +28,7 @@ public final class RunningServer extends ApiClient implements AutoCloseable {
         void fill(String database) throws Exception;
     }
 
-    private RunningServer(boolean demo, Filling filling) {
+    private RunningServer(boolean demo, Filling filling, String... settings) {
         String url = System.getenv("ISOTHERM_TEST_DB");
         String password = System.getenv("ISOTHERM_TEST_PASSWORD");
         String appPassword = System.getenv("ISOTHERM_TEST_APP_PASSWORD");
@@ -45,14 +47,15 @@ public final class RunningServer extends ApiClient implements AutoCloseable {
         } catch (Exception e) {
             throw new IllegalStateException("The tests' database cannot be filled", e);
         }
-        context = new SpringApplicationBuilder(IsothermServer.class)
-                .run(
-                        "--server.port=0",
-                        "--isotherm.demo=" + demo,
-                        "--spring.datasource.url=" + url.replaceAll("/[^/]+$", "/" + name),
-                        // As the program runs with its people: as a role that is no superuser.
-                        "--spring.datasource.username=isotherm_app",
-                        "--spring.datasource.password=" + appPassword);
+        List<String> all = new ArrayList<>(List.of(
+                "--server.port=0",
+                "--isotherm.demo=" + demo,
+                "--spring.datasource.url=" + url.replaceAll("/[^/]+$", "/" + name),
+                // As the program runs with its people: as a role that is no superuser.
+                "--spring.datasource.username=isotherm_app",
+                "--spring.datasource.password=" + appPassword));
+        all.addAll(List.of(settings));
+        context = new SpringApplicationBuilder(IsothermServer.class).run(all.toArray(String[]::new));
         address = URI.create("http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port"));
     }
 
@@ -68,6 +71,14 @@ public final class RunningServer extends ApiClient implements AutoCloseable {
     /** @return another one with an empty garage, for a test that wants all of it; to be closed */
     public static RunningServer empty() {
         return new RunningServer(false, database -> {});
+    }
+
+    /**
+     * @param settings settings of the application, as on its command line
+     * @return another one with an empty garage; to be closed
+     */
+    public static RunningServer with(String... settings) {
+        return new RunningServer(false, database -> {}, settings);
     }
 
     /**
