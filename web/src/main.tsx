@@ -6,6 +6,7 @@ import { createBrowserRouter, RouterProvider } from 'react-router';
 import { createGlobalStyle } from 'styled-components';
 import { mayAskAgain } from './api/client';
 import { PreferencesProvider } from './preferences/preferences';
+import { Door } from './app/people/Door';
 import { Shell } from './app/Shell';
 import { Start } from './app/start/Start';
 import { PLACE } from './bench/useGo';
@@ -24,10 +25,19 @@ const Global = createGlobalStyle`
 `;
 
 const router = createBrowserRouter([
-  { path: '/', Component: Shell },
-  { path: '/start', Component: Start },
-  { path: '/guide', lazy: async () => ({ Component: (await import('./guide/Guide')).Guide }) },
-  { path: PLACE, Component: Shell },
+  {
+    Component: Door,
+    children: [
+      { path: '/', Component: Shell },
+      { path: '/start', Component: Start },
+      { path: '/guide', lazy: async () => ({ Component: (await import('./guide/Guide')).Guide }) },
+      { path: '/join', lazy: async () => ({ Component: (await import('./app/people/Join')).Join }) },
+      { path: '/people', lazy: async () => ({ Component: (await import('./app/people/People')).People }) },
+      { path: '/shared', lazy: async () => ({ Component: (await import('./app/people/Shared')).Shared }) },
+      { path: '/state', lazy: async () => ({ Component: (await import('./app/people/State')).State }) },
+      { path: PLACE, Component: Shell },
+    ],
+  },
 ]);
 
 /** What is refused is refused the next time too; what did not arrive is asked for again. */

@@ -49,7 +49,13 @@ export async function read<T>(asked: Promise<Answer<T>>): Promise<T> {
   return data as T;
 }
 
+/** Told on the window when the server does not know any more who asks. */
+export const SIGNED_OUT = 'isotherm-signed-out';
+
 function refusal(response: Response, body: unknown): ApiError {
+  if (response.status === 401) {
+    window.dispatchEvent(new Event(SIGNED_OUT));
+  }
   const told = (typeof body === 'object' && body !== null ? body : {}) as Told;
   return new ApiError(
     response.status,
@@ -74,6 +80,11 @@ const PAUSE_MS = 700;
 /** Whether a request may simply be sent again: nothing was answered, or the server asks for a little patience. */
 export function isPassing(e: unknown): boolean {
   return !(e instanceof ApiError) || e.status >= 500 || e.status === 429;
+}
+
+/** Whether what was written waits: for the connection, for the server, or until somebody has signed in again. */
+export function waits(e: unknown): boolean {
+  return isPassing(e) || (e instanceof ApiError && e.status === 401);
 }
 
 /**

@@ -25,6 +25,18 @@ export function range<S extends keyof Schemas>(schema: S, field: keyof Schemas[S
   };
 }
 
+/** How long a text may be, as the server's own description states it. */
+export function lengths<S extends keyof Schemas>(schema: S, field: keyof Schemas[S] & string): Range {
+  interface Property {
+    minLength?: number;
+    maxLength?: number;
+    description?: string;
+  }
+  const schemas = openapi.components.schemas as unknown as Record<string, { properties: Record<string, Property> }>;
+  const text = schemas[schema]?.properties[field];
+  return { min: text?.minLength ?? 0, max: text?.maxLength ?? Infinity, description: text?.description ?? field };
+}
+
 /** What a field of a document means, with its unit, as the server's own description states it. */
 export function meaning(schema: keyof Schemas, pointer: string): string | undefined {
   interface Node {

@@ -13,6 +13,24 @@ const drawn = { staleTime: Infinity, placeholderData: keepPreviousData } as cons
  * answered with the answer to another.
  */
 export const queries = {
+  me: () => queryOptions({ queryKey: ['me'], queryFn: () => read(api.GET('/api/me')), staleTime: 60_000 }),
+  mySessions: () =>
+    queryOptions({ queryKey: ['people', 'mine'], queryFn: () => read(api.GET('/api/me/sessions')), staleTime: 0 }),
+  people: () => queryOptions({ queryKey: ['people', 'all'], queryFn: () => read(api.GET('/api/people')) }),
+  invitations: () =>
+    queryOptions({ queryKey: ['people', 'invited'], queryFn: () => read(api.GET('/api/invitations')), staleTime: 0 }),
+  links: (carId: string) =>
+    queryOptions({
+      queryKey: ['links', carId],
+      queryFn: () => read(api.GET('/api/cars/{carId}/links', { params: { path: { carId } } })),
+      staleTime: 0,
+    }),
+  shared: (word: string) =>
+    queryOptions({
+      queryKey: ['shared', word],
+      queryFn: () => read(api.GET('/api/shared/{word}', { params: { path: { word } } })),
+    }),
+  state: () => queryOptions({ queryKey: ['state'], queryFn: () => read(api.GET('/api/state')), refetchInterval: 5000 }),
   settings: () => queryOptions({ queryKey: ['settings'], queryFn: () => read(api.GET('/api/settings')), ...still }),
   presets: () => queryOptions({ queryKey: ['presets'], queryFn: () => read(api.GET('/api/presets')), ...still }),
   classes: () => queryOptions({ queryKey: ['classes'], queryFn: () => read(api.GET('/api/classes')), ...still }),

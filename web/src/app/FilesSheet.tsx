@@ -66,6 +66,7 @@ export function FilesSheet(props: {
       </Muted>
       <Row>
         <Button onPress={props.onClose}>Done</Button>
+        <FileLink href="/state">State of this garage</FileLink>
       </Row>
     </Sheet>
   );

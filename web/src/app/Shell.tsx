@@ -13,6 +13,7 @@ import { ThermalRule } from './Rule';
 import { UnitsSheet } from './UnitsSheet';
 import { Held, useBench, Workbench } from '../bench/workbench';
 import { PresetsContext } from '../bench/presets';
+import { useMe } from '../bench/me';
 import { ordered } from '../bench/ordered';
 import { useGo } from '../bench/useGo';
 import { Conflicts, Top } from './Top';
@@ -291,6 +292,7 @@ function StationRail() {
   const navigate = useNavigate();
   const { outcome, view, car, design, designId: openDesign } = useBench();
   const { themeName, setTheme } = usePreferences();
+  const together = useMe()?.together === true;
   const [units, setUnits] = useState(false);
   const [files, setFiles] = useState(false);
   useEffect(() => {
@@ -340,6 +342,8 @@ function StationRail() {
             { id: 'help', name: 'Guide', run: () => void navigate('/guide') },
             { id: 'files', name: 'Files', run: () => setFiles(true) },
             { id: 'units', name: 'Units', run: () => setUnits(true) },
+            ...(together ? [{ id: 'people', name: 'People', run: () => void navigate('/people') }] : []),
+            { id: 'state', name: 'State of this garage', run: () => void navigate('/state') },
             {
               id: 'theme',
               name: themeName === 'light' ? 'Dark theme' : 'Light theme',
@@ -349,6 +353,7 @@ function StationRail() {
         />
       </div>
       <footer>
+        {together && <Button onPress={() => void navigate('/people')}>People</Button>}
         <Button onPress={() => setFiles(true)}>Files</Button>
         <Button onPress={() => setUnits(true)}>Units</Button>
         <Button onPress={() => setTheme(themeName === 'light' ? 'dark' : 'light')}>

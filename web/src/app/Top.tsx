@@ -7,6 +7,8 @@ import { queries } from '../api/queries';
 import { Told } from './Repairs';
 import { Actions, AskName, AskSure, Button, Pick, Row } from '../kit/kit';
 import { PHONE } from '../kit/narrow';
+import { useMay, useMe } from '../bench/me';
+import { LinksSheet } from './people/LinksSheet';
 import { useBench } from '../bench/workbench';
 import { moved } from '../bench/ordered';
 import { useGo } from '../bench/useGo';
@@ -60,9 +62,11 @@ export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
   const client = useQueryClient();
   const go = useGo();
   const navigate = useNavigate();
-  const [asked, setAsked] = useState<'copy' | 'rename' | 'remove' | 'removeCar'>();
+  const [asked, setAsked] = useState<'copy' | 'rename' | 'remove' | 'removeCar' | 'hand'>();
   const [failed, setFailed] = useState<string>();
   const [help, setHelp] = useState(false);
+  const builder = useMay('BUILDER');
+  const together = useMe()?.together === true && builder;
   const close = () => setAsked(undefined);
   /** What is asked of the server and refused is said, not swallowed. */
   const run = (what: string, work: () => Promise<void>) => {
@@ -119,6 +123,7 @@ export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
         label="More about this car"
         actions={[
           { id: 'new', name: 'New car', run: () => void navigate('/start') },
+          ...(together ? [{ id: 'hand', name: 'Hand over by a link…', run: () => setAsked('hand') }] : []),
           { id: 'remove', name: 'Remove this car…', run: () => setAsked('removeCar') },
         ]}
       />
@@ -193,6 +198,7 @@ export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
           ▲ {failed}
         </p>
       )}
+      {asked === 'hand' && <LinksSheet car={{ id: view.id, name: car.name }} onClose={close} />}
       {asked === 'copy' && (
         <AskName
           title="Copy this design"
@@ -244,9 +250,11 @@ function SaveWord() {
       ? 'Saving…'
       : kinds.includes('updated')
         ? 'Taken over from another window'
-        : kinds.every((k) => k === 'saved')
-          ? 'Saved'
-          : '';
+        : kinds.includes('tried')
+          ? 'Tried, not kept: you are a viewer'
+          : kinds.every((k) => k === 'saved')
+            ? 'Saved'
+            : '';
   return <p role="status">{word}</p>;
 }
 

@@ -1,4 +1,4 @@
-import { ApiError, isPassing } from '../api/client';
+import { ApiError, waits } from '../api/client';
 
 const RETRY_MS = 2000;
 const REFUSED = ':refused';
@@ -157,7 +157,7 @@ export class Outbox<E extends { readonly id: string }> {
         await this.ways.send(sent);
         this.offline = false;
       } catch (e) {
-        if (!(e instanceof ApiError) || isPassing(e)) {
+        if (!(e instanceof ApiError) || waits(e)) {
           this.offline = true;
           this.changed();
           return;

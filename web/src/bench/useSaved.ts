@@ -1,8 +1,10 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { basedOn, isPassing, ApiError } from '../api/client';
+import { basedOn, waits, ApiError } from '../api/client';
 import { sameDocument } from './sameDocument';
 
 export type SaveState =
+  /** Only tried: whoever reads here changes nothing. */
+  | { kind: 'tried' }
   | { kind: 'saved' }
   | { kind: 'updated' }
   | { kind: 'saving' }
@@ -45,6 +47,7 @@ export function useSaved<T>(
   stored: T,
   storedVersion: number,
   onStored: (document: T, version: number) => void,
+  keeps = true,
 ) {
   const key = `isotherm.unsaved:${path}`;
   // A draft goes on from the version that it was based on, so that a change made elsewhere meanwhile is still noticed.
@@ -112,7 +115,7 @@ export function useSaved<T>(
           setState({ kind: 'conflict', theirs, theirVersion });
           return;
         }
-      } else if (e instanceof ApiError && !isPassing(e)) {
+      } else if (e instanceof ApiError && !waits(e)) {
         setState({ kind: 'refused', message: e.message });
         return;
       } else {
@@ -171,6 +174,12 @@ export function useSaved<T>(
 
   const change = useCallback(
     (next: T) => {
+      if (!keeps) {
+        latest.current = { ...latest.current, document: next };
+        setDocument(next);
+        setState({ kind: 'tried' });
+        return;
+      }
       latest.current = { ...latest.current, document: next };
       dirty.current = true;
       keep();
@@ -179,7 +188,7 @@ export function useSaved<T>(
       clearTimeout(timer.current);
       timer.current = setTimeout(() => void save(), PAUSE_MS);
     },
-    [keep, save],
+    [keep, save, keeps],
   );
 
   /** After a conflict: go on with what is here, or with what is there. */

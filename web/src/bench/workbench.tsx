@@ -12,6 +12,7 @@ import {
   type Interval,
 } from '../api/client';
 import { queries } from '../api/queries';
+import { useMay } from './me';
 import { amended, moved, recorded, stepNow, useHistory, type What } from './history';
 import { useSaved, type SaveState } from './useSaved';
 import { useSettled } from './useSettled';
@@ -63,6 +64,7 @@ export function Workbench({ view, dutyId, designId, ghostId, children }: Props) 
     throw new Error('Workbench needs a duty and a design of its car');
   }
   const client = useQueryClient();
+  const keeps = useMay('BUILDER');
   const patch = useCallback(
     (change: (old: CarView) => CarView) =>
       client.setQueryData(queries.car(view.id).queryKey, (old) => (old ? change(old) : old)),
@@ -75,6 +77,7 @@ export function Workbench({ view, dutyId, designId, ghostId, children }: Props) 
     view.car,
     view.version,
     (document, version) => patch((v) => ({ ...v, car: document, version })),
+    keeps,
   );
   const duty = useSaved<DutyDocument>(
     `/duties/${dutyId}`,
@@ -87,6 +90,7 @@ export function Workbench({ view, dutyId, designId, ghostId, children }: Props) 
         ...v,
         duties: v.duties.map((d) => (d.id === dutyId ? { ...d, duty: document, version } : d)),
       })),
+    keeps,
   );
   const design = useSaved<DesignDocument>(
     `/designs/${designId}`,
@@ -99,6 +103,7 @@ export function Workbench({ view, dutyId, designId, ghostId, children }: Props) 
         ...v,
         designs: v.designs.map((d) => (d.id === designId ? { ...d, design: document, version } : d)),
       })),
+    keeps,
   );
 
   const [dragged, drag] = useState(false);

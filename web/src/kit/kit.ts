@@ -5,6 +5,7 @@ export { Button, FileLink } from './Button';
 export { Choice } from './Choice';
 export { DayEntry, isDay, today } from './DayEntry';
 export { Fold } from './Fold';
+export { FormField } from './FormField';
 export { Pick } from './Pick';
 export { Progress } from './Progress';
 export { QuantityField } from './QuantityField';

@@ -5,6 +5,7 @@ import { useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { api, read, basedOn, type Schemas } from '../../api/client';
 import { queries } from '../../api/queries';
+import { useMay } from '../../bench/me';
 import { useWho } from '../../bench/who';
 import { usePreferences } from '../../preferences/preferences';
 import { useBench } from '../../bench/workbench';
@@ -91,7 +92,8 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
   const { paper } = usePreferences();
   const { summary, builds, onChoose } = props;
   const client = useQueryClient();
-  const [who, setWho] = useWho();
+  const { who, setWho, known } = useWho();
+  const mayWrite = useMay('BUILDER') && who.trim() !== '';
   const [removing, setRemoving] = useState(false);
   const [another, setAnother] = useState(false);
   const sheet = useSheet(summary.id, who);
@@ -99,7 +101,7 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
   const { view } = sheet;
   const bench = useBench();
   // On a phone the choices are far below: who works is asked where it is missed.
-  const askName = useNarrow() && who.trim() === '';
+  const askName = useNarrow() && !known && who.trim() === '';
   if (sheet.error) {
     return <p role="alert">▲ This build cannot be read: {sheet.error.message}</p>;
   }
@@ -131,7 +133,7 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
               ]}
             />
           </Row>
-          {!askName && <TextEntry label="Your name" value={who} longest={60} onChange={setWho} />}
+          {!askName && !known && <TextEntry label="Your name" value={who} longest={60} onChange={setWho} />}
           <Muted role="status">
             {here.done} of {view.build.steps.length} done.{' '}
             {sheet.offline
@@ -200,7 +202,7 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
       pictures={
         <>
           {askName && <TextEntry label="Your name" value={who} longest={60} onChange={setWho} />}
-          <Worked view={view} sheet={sheet} mayWrite={who.trim() !== ''} running={(live?.values.RPM ?? 0) > 50} />
+          <Worked view={view} sheet={sheet} mayWrite={mayWrite} running={(live?.values.RPM ?? 0) > 50} />
         </>
       }
       side={<Gauges buildId={view.id} live={live} />}

@@ -1,5 +1,6 @@
 import { Fragment, useState } from 'react';
 import styled from 'styled-components';
+import { useWho } from '../../bench/who';
 import { usePreferences } from '../../preferences/preferences';
 import { AskName, Button, Fold, Heading, Muted } from '../../kit/kit';
 import { useNarrow } from '../../kit/narrow';
@@ -49,6 +50,7 @@ export function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean
   const { view, sheet, mayWrite, running } = props;
   const { say } = usePreferences();
   const narrow = useNarrow();
+  const { known } = useWho();
   const { build, progress } = view;
   const states = new Map(progress.steps.map((s) => [s.id, s]));
   const here = progressWith(view, sheet.waiting);
@@ -115,7 +117,13 @@ export function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean
         </GateCard>
       ))}
       <OpenLeaks view={view} sheet={sheet} mayWrite={mayWrite} />
-      {!mayWrite && <Muted>Say who works: every entry carries a name.</Muted>}
+      {!mayWrite && (
+        <Muted>
+          {known
+            ? 'A viewer reads this sheet. An owner can make you a builder.'
+            : 'Say who works: every entry carries a name.'}
+        </Muted>
+      )}
       {narrow && next && (
         <section aria-label="Next step">
           <Heading>

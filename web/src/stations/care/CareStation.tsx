@@ -5,6 +5,7 @@ import { PHONE } from '../../kit/narrow';
 import { queries } from '../../api/queries';
 import { careKey, careWays } from '../../bench/senders';
 import { useOutbox } from '../../bench/useOutbox';
+import { useMay } from '../../bench/me';
 import { signed, useWho } from '../../bench/who';
 import { usePreferences } from '../../preferences/preferences';
 import { useGo } from '../../bench/useGo';
@@ -50,7 +51,8 @@ export function CareStation() {
   const { view: car } = useBench();
   const client = useQueryClient();
   const go = useGo();
-  const [who, setWho] = useWho();
+  const { who, setWho, known } = useWho();
+  const mayWrite = useMay('BUILDER') && who.trim() !== '';
   const [adding, setAdding] = useState(false);
   const care = useQuery(queries.care(car.id));
   const outbox = useOutbox<Entry>({ key: careKey(car.id), ...careWays(client, car.id) });
@@ -61,14 +63,19 @@ export function CareStation() {
   if (!care.data) {
     return null;
   }
-  const mayWrite = who.trim() !== '';
   return (
     <Station
       first="work"
       choices={
         <>
-          <TextEntry label="Your name" value={who} longest={60} onChange={setWho} />
-          {!mayWrite && <Muted>Say who works: every entry carries a name.</Muted>}
+          {!known && <TextEntry label="Your name" value={who} longest={60} onChange={setWho} />}
+          {!mayWrite && (
+            <Muted>
+              {known
+                ? 'A viewer reads this book. An owner can make you a builder.'
+                : 'Say who works: every entry carries a name.'}
+            </Muted>
+          )}
           {mayWrite && <Written care={care.data} write={write} />}
           {outbox.refused.map((r) => (
             <p role="alert" key={r.entry.id}>

@@ -129,13 +129,15 @@ public final class AccessDocuments {
      * @param expiresAt until when it holds
      * @param word the word that lets in, told once
      * @param addresses addresses of this machine that a phone can reach
+     * @param fingerprint by which a phone knows this server's own authority, SHA-256
      */
     public record InvitationView(
             UUID id,
             Role role,
             Instant expiresAt,
             @Missing("it is told once, when it is made") String word,
-            List<String> addresses) {}
+            List<String> addresses,
+            @Missing("it was not made here") String fingerprint) {}
 
     /**
      * A link that is to be made.

@@ -18,7 +18,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 
 /** Sessions lie in the database: when it is away, who asks cannot be told, which is said as patience, not as a refusal. */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE + 1)
+@Order(Ordered.HIGHEST_PRECEDENCE + 2)
 class DatabaseAway extends OncePerRequestFilter {
     private static final Logger LOG = LoggerFactory.getLogger(DatabaseAway.class);
 
@@ -28,7 +28,7 @@ class DatabaseAway extends OncePerRequestFilter {
         try {
             chain.doFilter(request, response);
         } catch (DataAccessException | TransactionException e) {
-            LOG.warn("Who asks cannot be told now: {}", e.getMessage());
+            LOG.warn("Who asks cannot be told now: {}", e.getClass().getSimpleName());
             if (!response.isCommitted()) {
                 response.resetBuffer();
                 response.setHeader(HttpHeaders.RETRY_AFTER, "2");

@@ -25,7 +25,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * Metadata). And a body says what it is, since a body without a media type needs no leave from this server to be sent.
  */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE)
+@Order(Ordered.HIGHEST_PRECEDENCE + 1)
 class OwnPagesOnly extends OncePerRequestFilter {
     private static final Set<String> CHANGES_NOTHING = Set.of("GET", "HEAD", "OPTIONS");
     private static final Set<String> OWN_SITE = Set.of("same-origin", "none");

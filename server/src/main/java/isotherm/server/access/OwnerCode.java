@@ -1,5 +1,6 @@
 package isotherm.server.access;
 
+import isotherm.server.store.Home;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -8,7 +9,7 @@ import java.nio.file.Path;
 import java.security.MessageDigest;
 import java.time.Duration;
 import java.time.Instant;
-import org.springframework.beans.factory.annotation.Value;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /**
@@ -19,10 +20,10 @@ import org.springframework.stereotype.Component;
 class OwnerCode {
     private static final Duration HOLDS = Duration.ofHours(1);
 
-    private final String file;
+    private final Optional<Path> file;
 
-    OwnerCode(@Value("${isotherm.owner-code:}") String file) {
-        this.file = file;
+    OwnerCode(Home home) {
+        this.file = home.file("owner.code");
     }
 
     /**
@@ -33,7 +34,7 @@ class OwnerCode {
         if (file.isEmpty()) {
             return false;
         }
-        Path path = Path.of(file);
+        Path path = file.get();
         try {
             byte[] wanted = Word.plain(Files.readString(path)).getBytes(StandardCharsets.UTF_8);
             boolean old = Files.getLastModifiedTime(path)

@@ -202,14 +202,24 @@ public class People {
         String word = Word.fresh();
         InvitationEntity made = invitations.saveAndFlush(new InvitationEntity(
                 id, role, Word.digest(word), by, Instant.now().plus(INVITATION_HOLDS)));
-        return new InvitationView(made.id(), role, made.expiresAt(), word, together.addresses());
+        return view(made, word);
+    }
+
+    private InvitationView view(InvitationEntity i, String word) {
+        return new InvitationView(
+                i.id(),
+                i.role(),
+                i.expiresAt(),
+                word,
+                together.addresses(),
+                together.fingerprint().orElse(null));
     }
 
     /** @return invitations that hold */
     @Transactional(readOnly = true)
     public List<InvitationView> invitations() {
         return invitations.findAllByExpiresAtAfterOrderByExpiresAt(Instant.now()).stream()
-                .map(i -> new InvitationView(i.id(), i.role(), i.expiresAt(), null, together.addresses()))
+                .map(i -> view(i, null))
                 .toList();
     }
 

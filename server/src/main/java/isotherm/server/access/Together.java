@@ -1,12 +1,23 @@
 package isotherm.server.access;
 
+import isotherm.server.store.Home;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.net.InetAddress;
 import java.net.NetworkInterface;
 import java.net.SocketException;
 import java.net.UnknownHostException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.security.GeneralSecurityException;
+import java.security.MessageDigest;
+import java.security.cert.CertificateFactory;
+import java.util.HexFormat;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
@@ -17,11 +28,16 @@ public class Together {
     private static final Set<String> THIS_MACHINE = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
 
     private final boolean on;
+    private final Optional<Path> authority;
     private final List<String> addresses;
     private final Set<String> names;
 
-    Together(@Value("${isotherm.together:false}") boolean on, @Value("${isotherm.names:}") List<String> named) {
+    Together(
+            @Value("${isotherm.together:false}") boolean on,
+            @Value("${isotherm.names:}") List<String> named,
+            Home home) {
         this.on = on;
+        this.authority = home.file("tls/authority.crt").filter(Files::exists);
         this.addresses = on ? addressesHere() : List.of();
         this.names = new LinkedHashSet<>(THIS_MACHINE);
         if (on) {
@@ -49,6 +65,34 @@ public class Together {
     /** @return addresses of this machine that others can reach; none while it answers itself alone */
     public List<String> addresses() {
         return addresses;
+    }
+
+    /**
+     * @return the certificate by which a browser knows this server, as PEM; empty when it was not made here
+     * @throws UncheckedIOException when it cannot be read
+     */
+    public Optional<byte[]> authority() {
+        try {
+            return authority.isEmpty() ? Optional.empty() : Optional.of(Files.readAllBytes(authority.get()));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** @return by which that certificate is known, SHA-256, to be compared by eye; empty when there is none */
+    public Optional<String> fingerprint() {
+        return authority().map(pem -> {
+            try {
+                byte[] der = CertificateFactory.getInstance("X.509")
+                        .generateCertificate(new ByteArrayInputStream(pem))
+                        .getEncoded();
+                return HexFormat.ofDelimiter(":")
+                        .withUpperCase()
+                        .formatHex(MessageDigest.getInstance("SHA-256").digest(der));
+            } catch (GeneralSecurityException e) {
+                throw new IllegalStateException("The authority's certificate cannot be read", e);
+            }
+        });
     }
 
     private static String hostName() {

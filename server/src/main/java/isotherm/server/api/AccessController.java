@@ -14,10 +14,13 @@ import isotherm.server.access.Role;
 import isotherm.server.access.Sessions;
 import isotherm.server.access.Together;
 import isotherm.server.contract.Problem;
+import isotherm.server.store.NotStored;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -60,6 +63,18 @@ class AccessController {
         if (!together.on()) {
             throw Problem.refused("", null, "Nobody signs in here: this garage answers this machine alone");
         }
+    }
+
+    /** The certificate that a phone installs, to know this server from then on. It is no secret. */
+    @Open
+    @GetMapping("/authority.crt")
+    ResponseEntity<byte[]> authority() {
+        return together.authority()
+                .map(pem -> ResponseEntity.ok()
+                        .contentType(MediaType.parseMediaType("application/x-x509-ca-cert"))
+                        .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=isotherm-authority.crt")
+                        .body(pem))
+                .orElseThrow(() -> NotStored.told("This server has no authority of its own."));
     }
 
     @Open

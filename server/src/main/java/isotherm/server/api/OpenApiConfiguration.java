@@ -123,6 +123,7 @@ class OpenApiConfiguration {
                     Spaces.class,
                     AccessDocuments.class,
                     LinkController.class,
+                    StateController.class,
                     Imported.class)) {
                 collect(holder, records);
                 for (Class<?> type : holder.getDeclaredClasses()) {

@@ -130,7 +130,8 @@ class Problems extends ResponseEntityExceptionHandler {
     })
     ResponseEntity<ProblemDetail> database(RuntimeException e) {
         String state = sqlState(e);
-        LOG.warn("The database did not do it ({}): {}", state, e.getMessage());
+        // Its own words may tell what somebody wrote.
+        LOG.warn("The database did not do it ({}): {}", state, e.getClass().getSimpleName());
         if (state.startsWith(CONSTRAINT)) {
             return ResponseEntity.status(HttpStatus.CONFLICT)
                     .body(ProblemDetail.forStatusAndDetail(

@@ -141,6 +141,11 @@ public class LiveGauges {
         }
     }
 
+    /** @return loggers that are listened to */
+    public int attached() {
+        return feeds.size();
+    }
+
     private Object lock(UUID id) {
         return locks[Math.floorMod(id.hashCode(), locks.length)];
     }

@@ -201,6 +201,11 @@ public class Jobs {
         return Optional.of(job.view());
     }
 
+    /** @return long work that waits or is under way */
+    public int load() {
+        return lane.load();
+    }
+
     @PreDestroy
     void stop() {
         jobs.values().forEach(j -> j.piece.cancel());

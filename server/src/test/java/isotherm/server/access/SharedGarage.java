@@ -22,7 +22,7 @@ final class SharedGarage implements AutoCloseable {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        server = RunningServer.with("--isotherm.together=true", "--isotherm.owner-code=" + code);
+        server = RunningServer.with("--isotherm.together=true", "--isotherm.home=" + code.getParent());
         owner = new Visitor(server);
         owner.join("abcd efgh jkmn", "Olive");
     }
