@@ -21,7 +21,7 @@ export function keepMe(me: Me): void {
   localStorage.setItem(KEY, JSON.stringify(me));
 }
 
-/** Who works in this browser, as the server knows them. */
+/** Whoever uses this browser, as the server knows them. */
 export function useMe(): Me | undefined {
   const asked = useQuery(queries.me());
   return asked.data ?? lastMe();

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -31,14 +32,18 @@ class JobController {
 
     @Least(Role.VIEWER)
     @PostMapping("/search")
-    ResponseEntity<Jobs.JobView> search(@RequestBody SearchQuestions.SearchQuestion question, Desk.Asker asker) {
-        var parts = catalogue.parts();
+    ResponseEntity<Jobs.JobView> search(
+            @RequestBody SearchQuestions.SearchQuestion question,
+            Desk.Asker asker,
+            @RequestHeader(name = Etags.KEY, required = false) UUID key) {
         return ResponseEntity.accepted()
                 .body(jobs.start(
+                        Etags.identity(key),
                         asker.who(),
-                        SearchSolver.trials(question, parts),
+                        SearchWork.KIND,
+                        SearchSolver.trials(question, catalogue.parts()),
                         Jobs.Wanted.WHILE_WATCHED,
-                        (progress, cancelled) -> SearchSolver.search(question, parts, progress::accept, cancelled)));
+                        question));
     }
 
     @Least(Role.VIEWER)

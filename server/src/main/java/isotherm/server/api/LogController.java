@@ -97,19 +97,25 @@ class LogController {
     @Least(Role.BUILDER)
     @PostMapping("/uploads/{id}/keep")
     ResponseEntity<Jobs.JobView> keep(
-            @PathVariable UUID id, @RequestBody LogDocument.KeepDocument keep, Desk.Asker asker) {
+            @PathVariable UUID id,
+            @RequestBody LogDocument.KeepDocument keep,
+            Desk.Asker asker,
+            @RequestHeader(name = Etags.KEY, required = false) UUID key) {
         // A log has the identity of the file that it was: whoever did not hear that it was kept may say so again.
         Optional<LogService.Kept> kept = logs.kept(id);
         if (kept.isPresent()) {
             return ResponseEntity.accepted().body(jobs.done(kept.get()));
         }
-        LargeStore.Upload upload = large.upload(id);
+        // Refused at once when there is no such file.
+        large.upload(id);
         return ResponseEntity.accepted()
                 .body(jobs.start(
+                        Etags.identity(key),
                         asker.who(),
+                        KeepLogWork.KIND,
                         0,
                         Jobs.Wanted.ALWAYS,
-                        (progress, cancelled) -> logs.keep(upload, keep, progress, cancelled)));
+                        new KeepLogWork.Question(id.toString(), keep)));
     }
 
     @Least(Role.BUILDER)

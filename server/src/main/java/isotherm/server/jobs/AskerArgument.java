@@ -37,7 +37,10 @@ class AskerArgument implements HandlerMethodArgumentResolver, WebMvcConfigurer {
         HttpServletRequest http = request.getNativeRequest(HttpServletRequest.class);
         String view = http.getHeader(HEADER) == null ? "" : http.getHeader(HEADER);
         String known = view.length() > LONGEST ? view.substring(0, LONGEST) : view;
-        return new Desk.Asker(
-                known.isEmpty() ? http.getRemoteAddr() : known.split(" ", 2)[0], known, () -> Connections.isGone(http));
+        String account =
+                http.getUserPrincipal() == null ? "" : http.getUserPrincipal().getName();
+        String who = known.isEmpty() ? http.getRemoteAddr() : known.split(" ", 2)[0];
+        // Somebody with several pages open is one person, and takes one turn.
+        return new Desk.Asker(account.isEmpty() ? who : account, known, () -> Connections.isGone(http));
     }
 }

@@ -58,14 +58,22 @@ public class Desk {
     public <T> T ask(Asker asker, Function<BooleanSupplier, T> question) {
         Lane.Piece<?>[] self = new Lane.Piece<?>[1];
         BooleanSupplier dropped = () -> self[0] != null && self[0].isCancelled();
-        Lane.Piece<T> piece = lane.submit(asker.who(), () -> question.apply(dropped));
-        self[0] = piece;
-        if (!asker.view().isEmpty()) {
-            Lane.Piece<?> before = latest.put(asker.view(), piece);
-            if (before != null) {
-                before.cancel();
-            }
+        Lane.Piece<T> piece;
+        if (asker.view().isEmpty()) {
+            piece = lane.submit(asker.who(), () -> question.apply(dropped));
+        } else {
+            // In one step: of two that come at once the later one stays, not the one whose thread was slower.
+            @SuppressWarnings("unchecked") // what is put is what was submitted
+            Lane.Piece<T> put = (Lane.Piece<T>) latest.compute(asker.view(), (view, before) -> {
+                Lane.Piece<T> fresh = lane.submit(asker.who(), () -> question.apply(dropped));
+                if (before != null) {
+                    before.cancel();
+                }
+                return fresh;
+            });
+            piece = put;
         }
+        self[0] = piece;
         try {
             return waited(asker, piece);
         } finally {

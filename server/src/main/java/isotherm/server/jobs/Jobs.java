@@ -1,43 +1,43 @@
 package isotherm.server.jobs;
 
-import isotherm.server.contract.InvalidDocument;
 import isotherm.server.contract.Missing;
 import isotherm.server.contract.Problem;
-import jakarta.annotation.PreDestroy;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.CancellationException;
-import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.BooleanSupplier;
-import java.util.function.LongConsumer;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Runs long work in the background, one piece of it at a time, since each uses all processors. So much waits at most, and what only
- * somebody at a page wants is dropped when nobody asks for it any more.
+ * Long work in the background, kept in the database: any server tells how it stands, one of them does it, another takes it up when
+ * that one has gone. So much waits at most, and what only somebody at a page wants is dropped when nobody asks for it any more.
  */
 @Service
+@Transactional
 public class Jobs {
-    private static final Logger LOG = LoggerFactory.getLogger(Jobs.class);
+    /** A page asks every moment; one that has not asked for so long has gone. */
+    static final Duration UNWATCHED = Duration.ofSeconds(5);
+
     private static final Duration KEPT = Duration.ofHours(1);
     /** Answers are large: no more of them are kept. */
     private static final int MOST_KEPT = 50;
 
     private static final int MOST_WAITING = 16;
     private static final int MOST_EACH = 8;
-    /** A page asks every moment; one that has not asked for so long has gone. */
-    private static final Duration UNWATCHED = Duration.ofSeconds(5);
 
-    private final Map<UUID, Job> jobs = new ConcurrentHashMap<>();
-    private final Lane lane =
-            new Lane("long-work", Runtime.getRuntime().availableProcessors(), 1, MOST_WAITING, MOST_EACH);
+    private final JobRepository jobs;
+    private final JobRunner runner;
+    private final JsonMapper json;
+
+    Jobs(JobRepository jobs, JobRunner runner, JsonMapper json) {
+        this.jobs = jobs;
+        this.runner = runner;
+        this.json = json;
+    }
 
     /** Where a job stands. */
     public enum State {
@@ -73,17 +73,6 @@ public class Jobs {
             List<Problem> problems,
             @Missing("it is not there yet") Object answer) {}
 
-    /** Long work. */
-    public interface Work {
-        /**
-         * @param progress told how much is done
-         * @param cancelled asked now and then
-         * @return the answer
-         * @throws Exception when it cannot be done; its message is told
-         */
-        Object run(LongConsumer progress, BooleanSupplier cancelled) throws Exception;
-    }
-
     /** Whether somebody has to wait for the answer. */
     public enum Wanted {
         /** It is done even if whoever began it goes away: it changes what is stored. */
@@ -92,72 +81,32 @@ public class Jobs {
         WHILE_WATCHED
     }
 
-    private static final class Job {
-        private final UUID id = UUID.randomUUID();
-        private final long total;
-        private final Wanted wanted;
-        private volatile State state = State.WAITING;
-        private volatile long done;
-        private volatile String message;
-        private volatile List<Problem> problems = List.of();
-        private volatile Object answer;
-        private volatile Instant asked = Instant.now();
-        private volatile Instant ended;
-        private volatile Lane.Piece<Object> piece;
-
-        Job(long total, Wanted wanted) {
-            this.total = total;
-            this.wanted = wanted;
-        }
-
-        boolean isDropped() {
-            boolean unwatched = wanted == Wanted.WHILE_WATCHED && Instant.now().isAfter(asked.plus(UNWATCHED));
-            return unwatched || piece != null && piece.isCancelled();
-        }
-
-        JobView view() {
-            return new JobView(id, state, done, total, message, problems, answer);
-        }
-
-        private void end(Throwable failed) {
-            if (failed == null) {
-                state = State.DONE;
-            } else if (failed instanceof CancellationException || isDropped()) {
-                state = State.CANCELLED;
-            } else if (failed instanceof InvalidDocument e) {
-                problems = e.problems();
-                message = e.getMessage();
-                state = State.FAILED;
-            } else {
-                LOG.error("A job failed", failed);
-                message = failed.getMessage() == null || failed instanceof Error
-                        ? "It could not be done; what happened stands in the server's messages"
-                        : failed.getMessage();
-                state = State.FAILED;
-            }
-            ended = Instant.now();
-        }
-    }
-
     /**
+     * @param id identity of the job: asked for again under the same one, it is begun once
      * @param who whose it is, for taking turns
+     * @param kind a kind of work
      * @param total how much there is to do, as its progress counts; 0 when not known
      * @param wanted whether somebody has to wait for it
-     * @param work the work
-     * @return the job, waiting
+     * @param question what is asked
+     * @return the job
      * @throws Busy when too much waits already
      */
-    public JobView start(String who, long total, Wanted wanted, Work work) {
-        forget();
-        Job job = new Job(total, wanted);
-        job.piece = lane.submit(who, () -> {
-            job.state = State.RUNNING;
-            job.answer = work.run(done -> job.done = done, job::isDropped);
-            return job.answer;
-        });
-        job.piece.answer().whenComplete((answer, failed) -> job.end(failed));
-        jobs.put(job.id, job);
-        return job.view();
+    public JobView start(UUID id, String who, String kind, long total, Wanted wanted, Record question) {
+        Optional<JobEntity> there = jobs.findById(id);
+        if (there.isPresent()) {
+            return view(there.get());
+        }
+        jobs.forget(Instant.now().minus(KEPT));
+        jobs.deleteAllById(jobs.beyond(MOST_KEPT));
+        long mine = jobs.countByStateAndWho(State.WAITING, who);
+        if (jobs.countByState(State.WAITING) >= MOST_WAITING || mine >= MOST_EACH) {
+            throw new Busy("Too much is being computed at once. Try again in a moment.");
+        }
+        JobEntity job =
+                jobs.saveAndFlush(new JobEntity(id, kind, who, wanted, json.writeValueAsString(question), total));
+        // Whoever waits for much waits behind whoever waits for little.
+        runner.submit(id, -(int) mine);
+        return view(job);
     }
 
     /**
@@ -168,47 +117,47 @@ public class Jobs {
         return new JobView(UUID.randomUUID(), State.DONE, 0, 0, null, List.of(), answer);
     }
 
-    private void forget() {
-        Instant old = Instant.now().minus(KEPT);
-        jobs.values().removeIf(j -> j.ended != null && j.ended.isBefore(old));
-        jobs.values().stream()
-                .filter(j -> j.ended != null)
-                .sorted(Comparator.comparing((Job j) -> j.ended).reversed())
-                .skip(MOST_KEPT)
-                .forEach(j -> jobs.remove(j.id));
+    private JobView view(JobEntity job) {
+        return new JobView(
+                job.id(),
+                job.state(),
+                job.done(),
+                job.total(),
+                job.message(),
+                job.problems() == null
+                        ? List.of()
+                        : json.readValue(job.problems(), new TypeReference<List<Problem>>() {}),
+                job.answer() == null ? null : json.readTree(job.answer()));
     }
 
     /**
      * @param id a job
-     * @return how it stands, if it is known here
+     * @return how it stands, if it is known
      */
     public Optional<JobView> find(UUID id) {
-        Optional<Job> job = Optional.ofNullable(jobs.get(id));
-        job.ifPresent(j -> j.asked = Instant.now());
-        return job.map(Job::view);
+        Optional<JobEntity> job = jobs.findById(id);
+        job.filter(JobEntity::wasAskedLongAgo).ifPresent(JobEntity::asked);
+        return job.map(this::view);
     }
 
     /**
      * @param id a job to stop
-     * @return how it stands, if it is known here
+     * @return how it stands, if it is known
      */
     public Optional<JobView> cancel(UUID id) {
-        Job job = jobs.get(id);
-        if (job == null) {
-            return Optional.empty();
-        }
-        job.piece.cancel();
-        return Optional.of(job.view());
+        Optional<JobEntity> job = jobs.findById(id);
+        job.filter(j -> !j.hasEnded()).ifPresent(j -> {
+            j.cancel();
+            if (j.state() == State.WAITING) {
+                j.end(State.CANCELLED, null, null, null);
+            }
+        });
+        return job.map(this::view);
     }
 
     /** @return long work that waits or is under way */
+    @Transactional(readOnly = true)
     public int load() {
-        return lane.load();
-    }
-
-    @PreDestroy
-    void stop() {
-        jobs.values().forEach(j -> j.piece.cancel());
-        lane.stop();
+        return (int) (jobs.countByState(State.WAITING) + jobs.countByState(State.RUNNING));
     }
 }

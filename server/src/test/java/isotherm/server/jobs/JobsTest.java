@@ -1,99 +1,124 @@
 package isotherm.server.jobs;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
-import isotherm.server.contract.InvalidDocument;
 import isotherm.server.contract.Problem;
+import isotherm.server.testing.RunningServer;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
-import java.util.concurrent.CancellationException;
-import java.util.concurrent.CountDownLatch;
-import org.junit.jupiter.api.AfterEach;
+import java.util.function.Predicate;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
 
 class JobsTest {
-    private final Jobs jobs = new Jobs();
+    private static final RunningServer SERVER = RunningServer.empty();
+    private static final Jobs JOBS = SERVER.bean(Jobs.class);
 
-    @AfterEach
-    void stop() {
-        jobs.stop();
+    @AfterAll
+    static void close() {
+        SERVER.close();
     }
 
-    private Jobs.JobView ended(Jobs.JobView started) throws InterruptedException {
-        for (int i = 0; i < 500; i++) {
-            Jobs.JobView now = jobs.find(started.id()).orElseThrow();
-            if (now.state() != Jobs.State.WAITING && now.state() != Jobs.State.RUNNING) {
+    private static Jobs.JobView start(String what, Jobs.Wanted wanted) {
+        return JOBS.start(UUID.randomUUID(), "me", TestWork.KIND, 3, wanted, new TestWork.Question(what));
+    }
+
+    private static Jobs.JobView until(Jobs.JobView job, Predicate<Jobs.JobView> there) throws InterruptedException {
+        for (int i = 0; i < 1000; i++) {
+            Jobs.JobView now = JOBS.find(job.id()).orElseThrow();
+            if (there.test(now)) {
                 return now;
             }
-            Thread.sleep(10);
+            Thread.sleep(20);
         }
-        throw new IllegalStateException("The job does not end");
+        throw new IllegalStateException("Not within 20 s: " + JOBS.find(job.id()));
+    }
+
+    private static Jobs.JobView ended(Jobs.JobView job) throws InterruptedException {
+        return until(job, j -> j.state() != Jobs.State.WAITING && j.state() != Jobs.State.RUNNING);
+    }
+
+    private static Jobs.JobView running(Jobs.JobView job) throws InterruptedException {
+        return until(job, j -> j.state() == Jobs.State.RUNNING && j.done() > 0);
     }
 
     @Test
     void anAnswerIsThereWhenTheWorkIsDone() throws InterruptedException {
-        Jobs.JobView done = ended(jobs.start("me", 3, Jobs.Wanted.ALWAYS, (progress, cancelled) -> {
-            progress.accept(3);
-            return "answer";
-        }));
+        Jobs.JobView done = ended(start("answer", Jobs.Wanted.ALWAYS));
         assertThat(done.state()).isEqualTo(Jobs.State.DONE);
-        assertThat(done.answer()).isEqualTo("answer");
-        assertThat(done.done()).isEqualTo(3);
+        assertThat(((JsonNode) done.answer()).get("found").asInt()).isEqualTo(42);
         assertThat(done.total()).isEqualTo(3);
     }
 
     @Test
+    void whatIsAskedForAgainIsDoneOnce() throws InterruptedException {
+        UUID id = UUID.randomUUID();
+        TestWork.Question question = new TestWork.Question("answer");
+        int before = TestWork.BEGUN.get();
+        Jobs.JobView first = JOBS.start(id, "me", TestWork.KIND, 0, Jobs.Wanted.ALWAYS, question);
+        ended(first);
+        assertThat(JOBS.start(id, "me", TestWork.KIND, 0, Jobs.Wanted.ALWAYS, question)
+                        .state())
+                .isEqualTo(Jobs.State.DONE);
+        assertThat(TestWork.BEGUN.get() - before).isEqualTo(1);
+    }
+
+    @Test
     void whatCannotBeDoneSaysWhy() throws InterruptedException {
-        Jobs.JobView failed = ended(jobs.start("me", 0, Jobs.Wanted.ALWAYS, (progress, cancelled) -> {
-            throw new InvalidDocument(List.of(Problem.of("/rows", "0", "Too few rows")));
-        }));
+        Jobs.JobView failed = ended(start("refuse", Jobs.Wanted.ALWAYS));
         assertThat(failed.state()).isEqualTo(Jobs.State.FAILED);
         assertThat(failed.problems()).extracting(Problem::path).containsExactly("/rows");
-        Jobs.JobView broken = ended(jobs.start("me", 0, Jobs.Wanted.ALWAYS, (progress, cancelled) -> {
-            throw new IllegalStateException("No room left");
-        }));
+        Jobs.JobView broken = ended(start("break", Jobs.Wanted.ALWAYS));
         assertThat(broken.state()).isEqualTo(Jobs.State.FAILED);
-        assertThat(broken.message()).isEqualTo("No room left");
+        assertThat(broken.message()).contains("No room left");
     }
 
     @Test
     void workCanBeStoppedWhileItRunsAndBeforeItBegins() throws InterruptedException {
-        CountDownLatch running = new CountDownLatch(1);
-        Jobs.JobView first = jobs.start("me", 0, Jobs.Wanted.ALWAYS, (progress, cancelled) -> {
-            running.countDown();
-            while (!cancelled.getAsBoolean()) {
-                Thread.sleep(5);
-            }
-            throw new CancellationException();
-        });
-        running.await();
-        Jobs.JobView second = jobs.start("me", 0, Jobs.Wanted.ALWAYS, (progress, cancelled) -> "never");
-        assertThat(jobs.find(second.id()).orElseThrow().state()).isEqualTo(Jobs.State.WAITING);
-        jobs.cancel(second.id());
-        jobs.cancel(first.id());
+        Jobs.JobView first = start("go on", Jobs.Wanted.ALWAYS);
+        running(first);
+        Jobs.JobView second = start("answer", Jobs.Wanted.ALWAYS);
+        assertThat(JOBS.find(second.id()).orElseThrow().state()).isEqualTo(Jobs.State.WAITING);
+        assertThat(JOBS.cancel(second.id()).orElseThrow().state()).isEqualTo(Jobs.State.CANCELLED);
+        JOBS.cancel(first.id());
         assertThat(ended(first).state()).isEqualTo(Jobs.State.CANCELLED);
-        assertThat(ended(second).state()).isEqualTo(Jobs.State.CANCELLED);
         assertThat(ended(second).answer()).isNull();
     }
 
     @Test
     void aCancellationInsideAnotherExceptionIsStillOne() throws InterruptedException {
-        CountDownLatch running = new CountDownLatch(1);
-        Jobs.JobView job = jobs.start("me", 0, Jobs.Wanted.ALWAYS, (progress, cancelled) -> {
-            running.countDown();
-            while (!cancelled.getAsBoolean()) {
-                Thread.sleep(5);
-            }
-            throw new IllegalStateException(new CancellationException());
-        });
-        running.await();
-        jobs.cancel(job.id());
+        Jobs.JobView job = start("nested", Jobs.Wanted.ALWAYS);
+        running(job);
+        JOBS.cancel(job.id());
         assertThat(ended(job).state()).isEqualTo(Jobs.State.CANCELLED);
     }
 
     @Test
+    void whatNobodyWatchesIsDropped() throws InterruptedException {
+        Jobs.JobView job = start("go on", Jobs.Wanted.WHILE_WATCHED);
+        running(job);
+        Thread.sleep(Jobs.UNWATCHED.plusSeconds(2).toMillis());
+        assertThat(ended(job).state()).isEqualTo(Jobs.State.CANCELLED);
+    }
+
+    @Test
+    void oneWhoWaitsForMuchIsToldToWait() {
+        List<Jobs.JobView> begun = new ArrayList<>();
+        assertThatExceptionOfType(Busy.class).isThrownBy(() -> {
+            for (int i = 0; i < 20; i++) {
+                begun.add(start("go on", Jobs.Wanted.ALWAYS));
+            }
+        });
+        assertThat(begun).hasSizeBetween(8, 10);
+        begun.forEach(j -> JOBS.cancel(j.id()));
+    }
+
+    @Test
     void aJobThatNobodyStartedIsNotThere() {
-        assertThat(jobs.find(UUID.randomUUID())).isEmpty();
-        assertThat(jobs.cancel(UUID.randomUUID())).isEmpty();
+        assertThat(JOBS.find(UUID.randomUUID())).isEmpty();
+        assertThat(JOBS.cancel(UUID.randomUUID())).isEmpty();
     }
 }

@@ -1,0 +1,21 @@
+package isotherm.server.jobs;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Modifying;
+import org.springframework.data.jpa.repository.Query;
+
+interface JobRepository extends JpaRepository<JobEntity, UUID> {
+    long countByState(Jobs.State state);
+
+    long countByStateAndWho(Jobs.State state, String who);
+
+    @Modifying
+    @Query("delete from JobEntity j where j.endedAt < :before")
+    void forget(Instant before);
+
+    @Query("select j.id from JobEntity j where j.endedAt is not null order by j.endedAt desc offset :kept rows")
+    List<UUID> beyond(int kept);
+}
