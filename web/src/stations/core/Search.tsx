@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { api, read, watch, type Schemas, type JobView } from '../../api/client';
+import { api, create, read, watch, type Schemas, type JobView } from '../../api/client';
 import { usePreferences } from '../../preferences/preferences';
 import { useBench } from '../../bench/workbench';
 import { Button, Muted, Progress, Row } from '../../kit/kit';
@@ -37,7 +37,7 @@ export function Search({ widthMm, heightMm }: { widthMm: number; heightMm: numbe
         openingCm2: cooler.openingCm2,
         hoseM: cooler.feed.lengthM,
       };
-      const started = await read(api.POST('/api/jobs/search', { body }));
+      const started = await create((header) => api.POST('/api/jobs/search', { params: { header }, body }));
       setFound(await watch<Schemas['SearchAnswer']>(started, setJob));
     } catch (e) {
       setProblem(e instanceof Error ? e.message : String(e));

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { api, read, watch, type Schemas, type JobView } from '../../api/client';
+import { api, create, read, watch, type Schemas, type JobView } from '../../api/client';
 import { queries } from '../../api/queries';
 import { useBench } from '../../bench/workbench';
 import { DocumentNumber } from '../../kit/fields';
@@ -92,7 +92,9 @@ export function ImportSheet({ upload, onClose }: { upload: Schemas['UploadView']
         ...(day ? { day } : {}),
         ...(format ? { format } : {}),
       };
-      const started = await read(api.POST('/api/uploads/{id}/keep', { params, body }));
+      const started = await create((header) =>
+        api.POST('/api/uploads/{id}/keep', { params: { ...params, header }, body }),
+      );
       const done = await watch<{ id: string; log: Schemas['LogDocument']; report: Schemas['LogReport'] }>(
         started,
         setJob,
