@@ -7,6 +7,7 @@ import { Button, Fold, Heading, Muted, Pick, QuantityField, Row } from '../../ki
 import { FigureTable } from '../../kit/layout';
 import type { Channel, Live } from './useLive';
 import { Figure } from '../figure/Figure';
+import { when } from './StepCard';
 
 type Fault = NonNullable<Schemas['LoggerChoice']['fault']>;
 type Turning = Schemas['EngineCommand']['turning'];
@@ -45,6 +46,33 @@ const Panel = styled.section`
     font-size: 17px;
   }
 `;
+
+/** A key for a logger over the workshop's network, shown once. */
+function LoggerKey({ buildId, onRefused }: { buildId: string; onRefused: (why: string) => void }) {
+  const [made, setMade] = useState<Schemas['LoggerKey']>();
+  const make = () =>
+    read(api.POST('/api/builds/{id}/logger/key', { params: { path: { id: buildId } } })).then(setMade, (e: unknown) =>
+      onRefused((e as Error).message),
+    );
+  return (
+    <>
+      <Muted>
+        It connects to the gauge port of this server and says a key, which lets it show gauges of this build for a day.
+        The lines are not encrypted: use it on the workshop’s own network.
+      </Muted>
+      <Button onPress={() => void make()}>Make a key</Button>
+      {made && (
+        <p role="status" style={{ margin: 0, overflowWrap: 'anywhere' }}>
+          <code>{made.key}</code>
+          <br />
+          {made.port === undefined
+            ? '▲ This server was started without a gauge port: ISOTHERM_GAUGES=8400 opens one on this machine, ISOTHERM_GAUGES=ADDRESS:8400 on its network.'
+            : `Gauge port ${made.port}. It holds until ${when(made.until)}, and is shown this once.`}
+        </p>
+      )}
+    </>
+  );
+}
 
 /** What the logger shows; a choice of logger while none is attached. */
 export function Gauges({ buildId, live }: { buildId: string; live: Live | undefined }) {
@@ -134,6 +162,9 @@ export function Gauges({ buildId, live }: { buildId: string; live: Live | undefi
             </Muted>
             <QuantityField label="Port" value={port} min={ports.min} max={ports.max} step={1} onChange={setPort} />
             <Button onPress={() => attach({ port })}>Attach it</Button>
+          </Fold>
+          <Fold name="A logger that comes by itself">
+            <LoggerKey buildId={buildId} onRefused={setSaid} />
           </Fold>
         </>
       )}

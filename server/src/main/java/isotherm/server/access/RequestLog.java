@@ -37,10 +37,11 @@ class RequestLog extends OncePerRequestFilter {
             long ms = TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun);
             int status = response.getStatus();
             if (status >= WRONG || ms > LONG_MS || REFUSALS.contains(status)) {
-                Object kind = request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE);
+                Object found = request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE);
+                String kind = found == null ? "(before it was looked at)" : found.toString();
                 LOG.atInfo()
                         .addKeyValue("method", request.getMethod())
-                        .addKeyValue("kind", kind == null ? "none" : kind.toString())
+                        .addKeyValue("kind", kind)
                         .addKeyValue("status", status)
                         .addKeyValue("ms", ms)
                         .log("{} {} was answered with {} after {} ms", request.getMethod(), kind, status, ms);

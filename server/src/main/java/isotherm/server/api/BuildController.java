@@ -1,7 +1,6 @@
 package isotherm.server.api;
 
 import isotherm.core.message.Measure;
-import isotherm.core.trial.SimulatedEngine;
 import isotherm.server.access.Least;
 import isotherm.server.access.Person;
 import isotherm.server.access.Role;
@@ -10,7 +9,10 @@ import isotherm.server.build.BuildDocuments.EntryDocument;
 import isotherm.server.build.BuildDocuments.NewBuild;
 import isotherm.server.build.BuildService;
 import isotherm.server.build.Builds;
+import isotherm.server.build.Feeds;
+import isotherm.server.build.GaugePort;
 import isotherm.server.build.LiveGauges;
+import isotherm.server.build.LoggerKey;
 import isotherm.server.catalogue.CoreCatalogue;
 import isotherm.server.catalogue.PlumbingCatalogue;
 import isotherm.server.contract.Attempt;
@@ -54,10 +56,10 @@ import tools.jackson.databind.json.JsonMapper;
 @RestController
 @RequestMapping("/api")
 class BuildController {
-    private static final double USUAL_AIR_C = 18;
-
     private final BuildService builds;
     private final LiveGauges gauges;
+    private final Feeds feeds;
+    private final GaugePort port;
     private final Garage garage;
     private final PlumbingCatalogue catalogue;
     private final CoreCatalogue cores;
@@ -66,12 +68,16 @@ class BuildController {
     BuildController(
             BuildService builds,
             LiveGauges gauges,
+            Feeds feeds,
+            GaugePort port,
             Garage garage,
             PlumbingCatalogue catalogue,
             CoreCatalogue cores,
             JsonMapper json) {
         this.builds = builds;
         this.gauges = gauges;
+        this.feeds = feeds;
+        this.port = port;
         this.garage = garage;
         this.catalogue = catalogue;
         this.cores = cores;
@@ -198,29 +204,28 @@ class BuildController {
     @Least(Role.BUILDER)
     @PostMapping("/builds/{id}/logger")
     ResponseEntity<Void> attach(@PathVariable UUID id, @RequestBody LoggerChoice choice) {
-        if (choice.port() != null) {
-            gauges.attach(id, choice.port());
-        } else {
-            gauges.simulate(
-                    id,
-                    choice.fault() == null ? SimulatedEngine.Fault.NONE : choice.fault(),
-                    choice.ambientC() == null ? USUAL_AIR_C : choice.ambientC(),
-                    choice.pace() == null ? 1 : choice.pace());
-        }
+        feeds.attach(id, choice);
         return ResponseEntity.noContent().build();
+    }
+
+    /** A key by which a logger that comes by itself is let in. */
+    @Least(Role.BUILDER)
+    @PostMapping("/builds/{id}/logger/key")
+    LoggerKey key(@PathVariable UUID id) {
+        return port.key(id);
     }
 
     @Least(Role.BUILDER)
     @DeleteMapping("/builds/{id}/logger")
     ResponseEntity<Void> detach(@PathVariable UUID id) {
-        gauges.detach(id);
+        feeds.detach(id);
         return ResponseEntity.noContent().build();
     }
 
     @Least(Role.BUILDER)
     @PostMapping("/builds/{id}/logger/engine")
     ResponseEntity<Void> turn(@PathVariable UUID id, @RequestBody EngineCommand command) {
-        gauges.turn(id, command.turning());
+        feeds.turn(id, command.turning());
         return ResponseEntity.noContent().build();
     }
 

@@ -4,7 +4,7 @@ import isotherm.server.IsothermServer;
 import isotherm.server.api.StateController.BackupView;
 import isotherm.server.api.StateController.StateView;
 import isotherm.server.api.StateController.VersionsView;
-import isotherm.server.build.LiveGauges;
+import isotherm.server.build.Feeds;
 import isotherm.server.jobs.Desk;
 import isotherm.server.jobs.Jobs;
 import isotherm.server.store.Home;
@@ -34,13 +34,13 @@ class GarageState {
     private final Home home;
     private final Jobs jobs;
     private final Desk desk;
-    private final LiveGauges gauges;
+    private final Feeds feeds;
 
-    GarageState(Home home, Jobs jobs, Desk desk, LiveGauges gauges) {
+    GarageState(Home home, Jobs jobs, Desk desk, Feeds feeds) {
         this.home = home;
         this.jobs = jobs;
         this.desk = desk;
-        this.gauges = gauges;
+        this.feeds = feeds;
     }
 
     @Transactional(readOnly = true)
@@ -55,7 +55,7 @@ class GarageState {
                 backups.size(),
                 jobs.load(),
                 desk.load(),
-                gauges.attached(),
+                feeds.attached(),
                 number("select count(*) from spring_session where expiry_time > extract(epoch from now()) * 1000"),
                 Math.round((java.totalMemory() - java.freeMemory()) / MB),
                 Math.round(java.maxMemory() / MB),

@@ -8,6 +8,7 @@ import isotherm.server.access.Least;
 import isotherm.server.access.Open;
 import isotherm.server.archive.FileDocuments;
 import isotherm.server.build.BuildDocuments;
+import isotherm.server.build.LoggerKey;
 import isotherm.server.care.CareDocuments;
 import isotherm.server.catalogue.CoreCatalogue;
 import isotherm.server.catalogue.Imported;
@@ -133,6 +134,7 @@ class OpenApiConfiguration {
             collect(PlumbQuestion.class, records);
             collect(PresetsDocument.class, records);
             collect(CorePartDocument.class, records);
+            collect(LoggerKey.class, records);
             collect(Jobs.JobView.class, records);
             collect(LogReport.class, records);
             collect(LogReport.LeftOut.class, records);

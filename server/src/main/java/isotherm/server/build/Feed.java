@@ -29,6 +29,7 @@ import java.util.Optional;
 import java.util.Queue;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
+import java.util.function.BiConsumer;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -56,6 +57,7 @@ final class Feed implements Runnable {
     private final Optional<SimulatedLogger> simulated;
     private final LiveGauges gauges;
     private final BuildService builds;
+    private final BiConsumer<UUID, Feed> ended;
     private final Watch watch;
     private final Queue<EntryDocument> waiting = new ArrayDeque<>();
     private volatile LiveGauges.LiveSample latest;
@@ -71,7 +73,8 @@ final class Feed implements Runnable {
             LogLines lines,
             Optional<SimulatedLogger> simulated,
             LiveGauges gauges,
-            BuildService builds)
+            BuildService builds,
+            BiConsumer<UUID, Feed> ended)
             throws IOException {
         this.id = id;
         this.build = build;
@@ -80,6 +83,7 @@ final class Feed implements Runnable {
         this.simulated = simulated;
         this.gauges = gauges;
         this.builds = builds;
+        this.ended = ended;
         this.watch =
                 new Watch(Expectation.of(build.car().toCore(), build.design().toCore(build.car())));
         this.latest = shown(0, Map.of(), List.of(), 0);
@@ -89,11 +93,6 @@ final class Feed implements Runnable {
     private LiveGauges.LiveSample shown(
             double time, Map<Channel, Double> values, List<Channel> spoiled, int silentSeconds) {
         return new LiveGauges.LiveSample(true, simulated.isPresent(), time, values, spoiled, silentSeconds);
-    }
-
-    /** @return what the gauges showed last */
-    LiveGauges.LiveSample latest() {
-        return latest;
     }
 
     @Override
@@ -107,7 +106,7 @@ final class Feed implements Runnable {
         } catch (IOException e) {
             LOG.debug("The logger of {} has gone", id, e);
         } finally {
-            gauges.ended(id, this);
+            ended.accept(id, this);
         }
     }
 
@@ -129,7 +128,7 @@ final class Feed implements Runnable {
         int seconds = (int) TimeUnit.NANOSECONDS.toSeconds(System.nanoTime() - heard);
         if (seconds >= STALE) {
             latest = shown(latest.time(), Map.of(), List.of(), seconds);
-            gauges.tell(id, "sample", latest);
+            gauges.tell(id, latest);
         }
         watch.silent(seconds).ifPresent(this::alarm);
     }
@@ -149,7 +148,7 @@ final class Feed implements Runnable {
         Map<Channel, Double> values = new EnumMap<>(Channel.class);
         sample.values().forEach((c, v) -> values.put(c, GaugeLines.written(c, v)));
         latest = shown(sample.time(), values, spoiled, 0);
-        gauges.tell(id, "sample", latest);
+        gauges.tell(id, latest);
         List<Watch.Alarm> alarms = watch.take(sample);
         alarms.forEach(this::alarm);
         if (alarms.stream().noneMatch(Watch.Alarm::stop)) {
@@ -211,7 +210,7 @@ final class Feed implements Runnable {
         }
         if (written) {
             progress = null;
-            gauges.tell(id, "written", Map.of("at", now()));
+            gauges.written(id, now());
         }
     }
 

@@ -1,12 +1,14 @@
 package isotherm.server.jobs;
 
 import com.github.kagkarlsson.scheduler.Scheduler;
+import com.github.kagkarlsson.scheduler.SchedulerName;
 import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.TaskDescriptor;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import isotherm.server.contract.DocumentReader;
 import isotherm.server.contract.InvalidDocument;
+import java.sql.SQLException;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -26,6 +28,7 @@ import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.datasource.TransactionAwareDataSourceProxy;
+import org.springframework.orm.jpa.JpaSystemException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.support.TransactionSynchronization;
@@ -77,6 +80,8 @@ class JobRunner {
                 .execute((instance, context) -> run(UUID.fromString(instance.getId())));
         // What is due is written in the transaction in which the job itself is.
         this.scheduler = Scheduler.create(new TransactionAwareDataSourceProxy(database), task)
+                // Several servers may run on one machine.
+                .schedulerName(new SchedulerName.Fixed(UUID.randomUUID().toString()))
                 .threads(1)
                 .pollingInterval(POLLING)
                 .heartbeatInterval(HEARTBEAT)
@@ -147,6 +152,9 @@ class JobRunner {
         if (stopping) {
             throw new CancellationException("The server stops; another one goes on with it");
         }
+        if (isAway(why)) {
+            throw new IllegalStateException("The database is away; gone on with when it is back", why);
+        }
         Throwable cause = why.getCause() instanceof InvalidDocument ? why.getCause() : why;
         if (cause instanceof CancellationException || watch.dropped) {
             end(id, Jobs.State.CANCELLED, null, null, null);
@@ -163,6 +171,21 @@ class JobRunner {
                     null,
                     null);
         }
+    }
+
+    /**
+     * Whether the database could not be reached, or went on the way: then the work is not to blame. One that has no room (SQL states
+     * 53) is there.
+     */
+    private static boolean isAway(Throwable why) {
+        boolean away = false;
+        for (Throwable cause = why; cause != null; cause = cause.getCause()) {
+            if (cause instanceof SQLException e && e.getSQLState() != null) {
+                return e.getSQLState().startsWith("08") || e.getSQLState().startsWith("57P");
+            }
+            away |= cause instanceof TransactionException || cause instanceof JpaSystemException;
+        }
+        return away;
     }
 
     /** An answer that took long is not thrown away because the database is away for a moment. */

@@ -7,6 +7,8 @@ import java.net.ServerSocket;
 import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.concurrent.ThreadLocalRandom;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
@@ -18,6 +20,8 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
 
     private final Path data;
     private final int heapMb;
+    private final List<String> settings;
+    private final boolean second;
     private Process process;
     private String databasePort;
     private int port;
@@ -27,10 +31,13 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
      *
      * @param data folder of its database, which is not there yet
      * @param heapMb memory of the server, MB
+     * @param settings further settings of the application, as on its command line
      */
-    public OwnServer(Path data, int heapMb) {
+    public OwnServer(Path data, int heapMb, String... settings) {
         this.data = data;
         this.heapMb = heapMb;
+        this.settings = List.of(settings);
+        this.second = false;
         // Its port stays its own while it is stopped: the launcher, which other tests start, counts up from lower ones.
         int asked = FIRST_DATABASE_PORT + ThreadLocalRandom.current().nextInt(DATABASE_PORTS);
         database("ISOTHERM_PG_PORT=" + asked + " pg_start \"$1\"");
@@ -43,6 +50,24 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
         return URI.create("http://127.0.0.1:" + port);
     }
 
+    /**
+     * Starts a second server on the same database.
+     *
+     * @return the server
+     */
+    public OwnServer second() {
+        return new OwnServer(this);
+    }
+
+    private OwnServer(OwnServer first) {
+        this.data = first.data;
+        this.heapMb = first.heapMb;
+        this.settings = first.settings;
+        this.databasePort = first.databasePort;
+        this.second = true;
+        start();
+    }
+
     /** Starts the server and waits until it is ready. */
     public void start() {
         try (ServerSocket free = new ServerSocket(0)) {
@@ -51,18 +76,19 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
             throw new UncheckedIOException(e);
         }
         try {
-            process = new ProcessBuilder(
-                            Path.of(System.getProperty("java.home"), "bin", "java")
-                                    .toString(),
-                            "-XX:TieredStopAtLevel=1",
-                            "-Xmx" + heapMb + "m",
-                            "-cp",
-                            System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
-                            IsothermServer.class.getName(),
-                            "--server.port=" + port,
-                            "--spring.datasource.url=jdbc:postgresql://127.0.0.1:" + databasePort + "/isotherm",
-                            "--spring.datasource.username=isotherm_app",
-                            "--spring.datasource.password=" + Files.readString(Path.of(data + ".app.secret")))
+            List<String> command = new ArrayList<>(List.of(
+                    Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                    "-XX:TieredStopAtLevel=1",
+                    "-Xmx" + heapMb + "m",
+                    "-cp",
+                    System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
+                    IsothermServer.class.getName(),
+                    "--server.port=" + port,
+                    "--spring.datasource.url=jdbc:postgresql://127.0.0.1:" + databasePort + "/isotherm",
+                    "--spring.datasource.username=isotherm_app",
+                    "--spring.datasource.password=" + Files.readString(Path.of(data + ".app.secret"))));
+            command.addAll(settings);
+            process = new ProcessBuilder(command)
                     .redirectErrorStream(true)
                     .redirectOutput(ProcessBuilder.Redirect.DISCARD)
                     .start();
@@ -146,6 +172,9 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
     @Override
     public void close() {
         process.destroyForcibly();
+        if (second) {
+            return;
+        }
         database("pg_stop \"$1\"; rm -rf \"$(pg_dir \"$1\")\" \"$1\" \"$1.secret\" \"$1.app.secret\"");
     }
 }

@@ -1,0 +1,2 @@
+/** What servers on one database tell each other. */
+package isotherm.server.live;
