@@ -25,6 +25,12 @@ export const queries = {
       queryFn: () => read(api.GET('/api/cars/{carId}/links', { params: { path: { carId } } })),
       staleTime: 0,
     }),
+  changes: (carId: string) =>
+    queryOptions({
+      queryKey: ['changes', carId],
+      queryFn: () => read(api.GET('/api/cars/{carId}/changes', { params: { path: { carId } } })),
+      staleTime: 0,
+    }),
   shared: (word: string) =>
     queryOptions({
       queryKey: ['shared', word],

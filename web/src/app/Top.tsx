@@ -8,6 +8,7 @@ import { Told } from './Repairs';
 import { Actions, AskName, AskSure, Button, Pick, Row } from '../kit/kit';
 import { PHONE } from '../kit/narrow';
 import { useMay, useMe } from '../bench/me';
+import { ChangesSheet } from './people/ChangesSheet';
 import { LinksSheet } from './people/LinksSheet';
 import { useBench } from '../bench/workbench';
 import { moved } from '../bench/ordered';
@@ -62,7 +63,7 @@ export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
   const client = useQueryClient();
   const go = useGo();
   const navigate = useNavigate();
-  const [asked, setAsked] = useState<'copy' | 'rename' | 'remove' | 'removeCar' | 'hand'>();
+  const [asked, setAsked] = useState<'copy' | 'rename' | 'remove' | 'removeCar' | 'hand' | 'changes'>();
   const [failed, setFailed] = useState<string>();
   const [help, setHelp] = useState(false);
   const builder = useMay('BUILDER');
@@ -124,6 +125,7 @@ export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
         actions={[
           { id: 'new', name: 'New car', run: () => void navigate('/start') },
           ...(together ? [{ id: 'hand', name: 'Hand over by a link…', run: () => setAsked('hand') }] : []),
+          { id: 'changes', name: 'Last changes…', run: () => setAsked('changes') },
           { id: 'remove', name: 'Remove this car…', run: () => setAsked('removeCar') },
         ]}
       />
@@ -198,6 +200,7 @@ export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
           ▲ {failed}
         </p>
       )}
+      {asked === 'changes' && <ChangesSheet car={{ id: view.id, name: car.name }} onClose={close} />}
       {asked === 'hand' && <LinksSheet car={{ id: view.id, name: car.name }} onClose={close} />}
       {asked === 'copy' && (
         <AskName

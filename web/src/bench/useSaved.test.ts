@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { act, cleanup, renderHook } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { api, read } from '../api/client';
+import { api, read, SIGNED_OUT } from '../api/client';
 import { useSaved, type Put } from './useSaved';
 
 interface Doc {
@@ -16,11 +16,14 @@ vi.stubGlobal('fetch', fetched);
 
 /** A server with one document under a version, which can be out of reach. */
 function server(rows: number, version: number) {
-  const there = { document: { rows } as Doc, version, reachable: true, refuses: false };
+  const there = { document: { rows } as Doc, version, reachable: true, refuses: false, knows: true };
   fetched.mockImplementation(async (asked) => {
     const request = asked as Request;
     if (!there.reachable) {
       return Promise.reject(new TypeError('Failed to fetch'));
+    }
+    if (!there.knows) {
+      return Promise.resolve(new Response('{"detail":"Sign in first."}', { status: 401 }));
     }
     if (there.refuses) {
       return Promise.resolve(new Response('{"detail":"900 is outside 2 to 60"}', { status: 422 }));
@@ -209,5 +212,39 @@ describe('what the server refuses', () => {
     await pass(500);
     expect(there.document).toEqual({ rows: 9 });
     expect(result.current.state.kind).toBe('saved');
+  });
+});
+
+describe('a document of somebody whose session has ended', () => {
+  it('waits here until they have signed in again', async () => {
+    const there = server(10, 1);
+    there.knows = false;
+    const out = vi.fn();
+    window.addEventListener(SIGNED_OUT, out);
+    const { result } = open(10, 1);
+    act(() => result.current.change({ rows: 14 }));
+    await pass(400);
+    expect(result.current.state.kind).toBe('offline');
+    expect(out).toHaveBeenCalled();
+    expect(draft()).toContain('14');
+    there.knows = true;
+    await pass(2500);
+    expect(there.document.rows).toBe(14);
+    expect(draft()).toBeNull();
+    window.removeEventListener(SIGNED_OUT, out);
+  });
+});
+
+describe('a document of a viewer', () => {
+  it('is tried here and sent nowhere', async () => {
+    const there = server(10, 1);
+    const { result } = renderHook(() => useSaved<Doc>(PATH, put, { rows: 10 }, 1, vi.fn(), false));
+    act(() => result.current.change({ rows: 15 }));
+    await pass(5000);
+    expect(result.current.document.rows).toBe(15);
+    expect(result.current.state.kind).toBe('tried');
+    expect(there.document.rows).toBe(10);
+    expect(fetched).not.toHaveBeenCalled();
+    expect(draft()).toBeNull();
   });
 });

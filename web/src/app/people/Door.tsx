@@ -4,6 +4,7 @@ import { Outlet, useLocation } from 'react-router';
 import { SIGNED_OUT } from '../../api/client';
 import { queries } from '../../api/queries';
 import { keepMe, lastMe } from '../../bench/me';
+import { forgetKept } from './enter';
 import { SignIn } from './SignIn';
 
 /** Pages that somebody without an account may open. */
@@ -22,6 +23,10 @@ export function Door() {
   useEffect(() => {
     if (asked.data) {
       keepMe(asked.data);
+      if (asked.data.together && !asked.data.person) {
+        // A phone that was let go keeps nothing to be looked at.
+        void forgetKept();
+      }
     }
   }, [asked.data]);
   // Without a connection whoever was here last goes on: what they write is asked for again when it is sent.

@@ -18,7 +18,7 @@ function forget(client: QueryClient) {
 }
 
 /** What the browser keeps of answers for the time without a connection; what was written and waits stays. */
-async function forgetKept() {
+export async function forgetKept() {
   // Not there where a page is served without HTTPS from another machine.
   const kept = (globalThis as { caches?: CacheStorage }).caches;
   if (kept) {

@@ -8,6 +8,8 @@ import isotherm.server.garage.CarDocument;
 import isotherm.server.garage.DesignDocument;
 import isotherm.server.garage.DutyDocument;
 import isotherm.server.garage.SettingsDocument;
+import isotherm.server.store.Kind;
+import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 
@@ -109,4 +111,15 @@ final class Views {
      * @param design the design
      */
     record DesignView(UUID id, int version, DesignDocument design) {}
+
+    /**
+     * The last change of something of a car.
+     *
+     * @param kind of what
+     * @param id its identity
+     * @param name its name
+     * @param by who made it
+     * @param at when
+     */
+    record ChangeView(Kind kind, UUID id, String name, @Missing("nobody had signed in") String by, Instant at) {}
 }

@@ -97,8 +97,13 @@ public class Feeds {
         synchronized (lock(id)) {
             detach(id);
             listen(id, build, choice);
-            kept.take(id, bulletin.self(), json.writeValueAsString(choice));
-            owned.add(id);
+            try {
+                kept.take(id, bulletin.self(), json.writeValueAsString(choice));
+                owned.add(id);
+            } catch (DataAccessException | TransactionException e) {
+                close(id);
+                throw e;
+            }
         }
     }
 
@@ -216,8 +221,9 @@ public class Feeds {
 
     /** @param id a build whose logger is let go, whichever server listens to it */
     public void detach(UUID id) {
+        boolean here = close(id);
         kept.forget(id);
-        if (!close(id)) {
+        if (!here) {
             bulletin.tell(LEFT, id.toString());
         }
     }

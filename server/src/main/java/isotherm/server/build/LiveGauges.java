@@ -26,6 +26,8 @@ public class LiveGauges {
     /** What another server told last is not shown any more after so long, ns. */
     private static final long STALE_NS = TimeUnit.SECONDS.toNanos(5);
 
+    private static final long LONGEST_LOOK_MS = TimeUnit.MINUTES.toMillis(10);
+
     private final BuildService builds;
     private final Bulletin bulletin;
     private final JsonMapper json;
@@ -71,12 +73,13 @@ public class LiveGauges {
      */
     public SseEmitter listen(UUID id) {
         builds.build(id);
-        SseEmitter emitter = new SseEmitter(0L);
+        // Asked for again by the browser itself: who may not look any more is out by then.
+        SseEmitter emitter = new SseEmitter(LONGEST_LOOK_MS);
         List<SseEmitter> all = listeners.computeIfAbsent(id, k -> new CopyOnWriteArrayList<>());
         all.add(emitter);
         Runnable gone = () -> all.remove(emitter);
         emitter.onCompletion(gone);
-        emitter.onTimeout(gone);
+        emitter.onTimeout(emitter::complete);
         emitter.onError(e -> gone.run());
         Shown shown = latest.get(id);
         boolean fresh = shown != null && System.nanoTime() - shown.at() < STALE_NS;
@@ -95,6 +98,8 @@ public class LiveGauges {
         long now = System.nanoTime();
         // The last word, that nobody listens any more, is never left out.
         if (!sample.listening()) {
+            latest.remove(id);
+            told.remove(id);
             bulletin.tell(TOPIC, id + " " + SAMPLE + " " + text);
         } else if (now - told.getOrDefault(id, now - EVERY_NS) >= EVERY_NS) {
             told.put(id, now);

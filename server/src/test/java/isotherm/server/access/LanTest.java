@@ -202,5 +202,18 @@ class LanTest {
                         "BUILDER=" + builder,
                         "VIEWER=" + viewer))
                 .matches("(?s)0 \\d{3} operations, 0 wrong\\s*");
+        tellsNothingPrivate(
+                List.of("Olive", THERE, Visitor.password("Olive"), owner.substring(owner.indexOf('=') + 1)));
+    }
+
+    /** What programs read: a JSON object a line, and nothing of whoever was there. */
+    private void tellsNothingPrivate(List<String> secrets) throws IOException {
+        List<String> lines = Files.readAllLines(home.resolve("log.jsonl"));
+        assertThat(lines).hasSizeGreaterThan(100).allSatisfy(line -> assertThat(
+                        new JsonMapper().readTree(line).get("@timestamp").asString())
+                .startsWith("20"));
+        assertThat(String.join("\n", lines))
+                .contains("\"status\":403", "\"kind\":")
+                .doesNotContain(secrets);
     }
 }

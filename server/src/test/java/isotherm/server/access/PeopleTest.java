@@ -198,6 +198,31 @@ class PeopleTest {
     }
 
     @Test
+    void everyChangeIsSomebodysAndHasItsTime() {
+        Visitor ada = GARAGE.joined("BUILDER", "Ada");
+        Visitor ben = GARAGE.joined("BUILDER", "Ben");
+        String car = car(ada, "of two");
+        JsonNode design = ada.json("GET", "/api/cars/" + car, null).at("/designs/0");
+        HttpResponse<String> changed = ben.ask(
+                "PUT",
+                "/api/designs/" + design.get("id").asString(),
+                design.get("design").toString().replaceFirst("\"name\":\"[^\"]*\"", "\"name\":\"Ben's own\""),
+                "If-Match",
+                "\"0\"");
+        assertThat(changed.statusCode()).as(changed.body()).isEqualTo(200);
+        JsonNode changes = ada.json("GET", "/api/cars/" + car + "/changes", null);
+        assertThat(changes.get(0).get("kind").asString()).isEqualTo("DESIGN");
+        assertThat(changes.get(0).get("name").asString()).isEqualTo("Ben's own");
+        assertThat(changes.get(0).get("by").asString()).isEqualTo("Ben");
+        assertThat(Instant.parse(changes.get(0).get("at").asString()))
+                .isBetween(Instant.now().minusSeconds(60), Instant.now().plusSeconds(1));
+        assertThat(changes)
+                .hasSize(3)
+                .filteredOn(c -> c.get("by").asString().equals("Ada"))
+                .hasSize(2);
+    }
+
+    @Test
     void somebodyHasToOwnTheGarage() {
         String id = GARAGE.owner.json("GET", "/api/me", null).at("/person/id").asString();
         assertThat(GARAGE.owner.status("DELETE", "/api/people/" + id, null)).isEqualTo(422);

@@ -23,8 +23,9 @@ import java.util.TreeMap;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 
@@ -35,15 +36,15 @@ class BackupTest {
     /** What a backup leaves out: it opens nobody's session. */
     private static final List<String> LEFT_OUT = List.of("spring_session", "spring_session_attributes");
 
-    private final Path first = TESTS.resolve("backup-" + UUID.randomUUID());
+    private static final Path FIRST = TESTS.resolve("backup-" + UUID.randomUUID());
     private final Path second = TESTS.resolve("restored-" + UUID.randomUUID());
     private final Path file = TESTS.resolve("garage-" + UUID.randomUUID() + ".dump");
-    private OwnServer server;
+    private static OwnServer server;
 
-    @BeforeEach
-    void fill() throws IOException {
-        Files.createDirectories(first);
-        server = new OwnServer(first.resolve("postgres"), 512);
+    @BeforeAll
+    static void fill() throws IOException {
+        Files.createDirectories(FIRST);
+        server = new OwnServer(FIRST.resolve("postgres"), 512);
         assertThat(server.send("POST", "/api/demo", null).statusCode()).isEqualTo(200);
         String car = server.send("GET", "/api/cars", null).body().replaceAll("(?s).*?\"id\":\"([^\"]+)\".*", "$1");
         for (int i = 0; i < 20; i++) {
@@ -57,9 +58,13 @@ class BackupTest {
         }
     }
 
+    @AfterAll
+    static void close() {
+        server.close();
+    }
+
     @AfterEach
     void end() throws IOException {
-        server.close();
         launcher(second, "stop");
         Files.deleteIfExists(file);
     }
@@ -114,12 +119,12 @@ class BackupTest {
 
     @Test
     void everyTableComesBackRowByRow() throws Exception {
-        Map<String, String> before = tables(first);
+        Map<String, String> before = tables(FIRST);
         assertThat(before.get("car")).startsWith("3 rows");
         assertThat(before.get("care_entry")).startsWith("20 rows");
         assertThat(before.get("log_piece")).doesNotStartWith("0 rows");
-        assertThat(launcher(first, "backup", file.toString())).startsWith("0 ").contains("holds the whole garage");
-        assertThat(launcher(first, "backup", file.toString()))
+        assertThat(launcher(FIRST, "backup", file.toString())).startsWith("0 ").contains("holds the whole garage");
+        assertThat(launcher(FIRST, "backup", file.toString()))
                 .as("another file's place is never taken")
                 .startsWith("1 ")
                 .contains("is there already");
@@ -132,25 +137,25 @@ class BackupTest {
 
     @Test
     void aFileThatIsNoBackupChangesNothing() throws Exception {
-        Map<String, String> before = tables(first);
+        Map<String, String> before = tables(FIRST);
         Files.writeString(file, "PGDMP, or so it says");
-        assertThat(launcher(first, "restore", file.toString()))
+        assertThat(launcher(FIRST, "restore", file.toString()))
                 .startsWith("1 ")
                 .contains("is no backup of a garage", "Nothing was changed");
-        assertThat(launcher(first, "restore", "/nowhere/at/all"))
+        assertThat(launcher(FIRST, "restore", "/nowhere/at/all"))
                 .startsWith("1 ")
                 .contains("cannot be read");
-        assertThat(tables(first)).isEqualTo(before);
+        assertThat(tables(FIRST)).isEqualTo(before);
     }
 
     @Test
     void aBackupThatBreaksOffChangesNothing() throws Exception {
-        Map<String, String> before = tables(first);
-        assertThat(launcher(first, "backup", file.toString())).startsWith("0 ");
+        Map<String, String> before = tables(FIRST);
+        assertThat(launcher(FIRST, "backup", file.toString())).startsWith("0 ");
         byte[] whole = Files.readAllBytes(file);
         Files.write(file, java.util.Arrays.copyOf(whole, whole.length / 2));
-        assertThat(launcher(first, "restore", file.toString())).startsWith("1 ").contains("Nothing was changed");
-        assertThat(tables(first)).isEqualTo(before);
+        assertThat(launcher(FIRST, "restore", file.toString())).startsWith("1 ").contains("Nothing was changed");
+        assertThat(tables(FIRST)).isEqualTo(before);
     }
 
     @Test

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import isotherm.server.testing.ApiClient;
 import isotherm.server.testing.Examples;
 import isotherm.server.testing.OwnServer;
+import isotherm.server.testing.RunningServer;
 import isotherm.server.testing.Visitor;
 import isotherm.server.testing.Wren;
 import java.io.IOException;
@@ -19,7 +20,6 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -35,28 +35,27 @@ class TwoServersTest {
     private static final Duration TAKEN_UP = Duration.ofSeconds(10);
 
     private static OwnServer first;
-    private OwnServer second;
+    private static OwnServer second;
 
     @BeforeAll
     static void open() throws IOException {
         Path home = Path.of(System.getenv("ISOTHERM_TEST_HOME")).resolve("two-" + UUID.randomUUID());
         Files.createDirectories(home);
         first = new OwnServer(home.resolve("postgres"), 512);
+        second = first.second();
     }
 
     @AfterAll
     static void shut() {
+        second.close();
         first.close();
     }
 
     @BeforeEach
-    void join() {
-        second = first.second();
-    }
-
-    @AfterEach
-    void leave() {
-        second.close();
+    void both() {
+        if (!second.isAlive()) {
+            second.start();
+        }
     }
 
     private static void pause() {
@@ -164,24 +163,17 @@ class TwoServersTest {
     void aSessionHoldsOnBoth() throws IOException {
         Path home = Files.createTempDirectory("isotherm-two");
         Files.writeString(home.resolve("owner.code"), "AAAA");
-        Path data = Path.of(System.getenv("ISOTHERM_TEST_HOME")).resolve("two-" + UUID.randomUUID());
-        Files.createDirectories(data);
-        try (OwnServer one = new OwnServer(
-                        data.resolve("postgres"), 512, "--isotherm.together=true", "--isotherm.home=" + home);
-                OwnServer other = one.second()) {
+        String[] settings = {"--isotherm.together=true", "--isotherm.home=" + home};
+        try (RunningServer one = RunningServer.with(settings);
+                RunningServer other = one.beside(settings)) {
             Visitor olive = new Visitor(one);
             assertThat(olive.join("AAAA", "Olive").statusCode()).isEqualTo(200);
-            assertThat(other.send("GET", "/api/cars", null, "Cookie", olive.cookie())
-                            .statusCode())
-                    .isEqualTo(200);
-            one.kill();
             assertThat(other.send("GET", "/api/cars", null, "Cookie", olive.cookie())
                             .statusCode())
                     .isEqualTo(200);
             assertThat(other.send("POST", "/api/sign-out", null, "Cookie", olive.cookie())
                             .statusCode())
                     .isEqualTo(204);
-            one.start();
             assertThat(one.send("GET", "/api/cars", null, "Cookie", olive.cookie())
                             .statusCode())
                     .isEqualTo(401);

@@ -24,7 +24,7 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
     private final boolean second;
     private Process process;
     private String databasePort;
-    private int port;
+    private volatile int port;
 
     /**
      * Starts both.

@@ -28,7 +28,13 @@ public final class RunningServer extends ApiClient implements AutoCloseable {
         void fill(String database) throws Exception;
     }
 
+    private final String database;
+
     private RunningServer(boolean demo, Filling filling, String... settings) {
+        this(fresh(filling), demo, settings);
+    }
+
+    private static String fresh(Filling filling) {
         String url = System.getenv("ISOTHERM_TEST_DB");
         String password = System.getenv("ISOTHERM_TEST_PASSWORD");
         String appPassword = System.getenv("ISOTHERM_TEST_APP_PASSWORD");
@@ -47,10 +53,17 @@ public final class RunningServer extends ApiClient implements AutoCloseable {
         } catch (Exception e) {
             throw new IllegalStateException("The tests' database cannot be filled", e);
         }
+        return name;
+    }
+
+    private RunningServer(String database, boolean demo, String... settings) {
+        this.database = database;
+        String url = System.getenv("ISOTHERM_TEST_DB");
+        String appPassword = System.getenv("ISOTHERM_TEST_APP_PASSWORD");
         List<String> all = new ArrayList<>(List.of(
                 "--server.port=0",
                 "--isotherm.demo=" + demo,
-                "--spring.datasource.url=" + url.replaceAll("/[^/]+$", "/" + name),
+                "--spring.datasource.url=" + url.replaceAll("/[^/]+$", "/" + database),
                 // As the program runs with its people: as a role that is no superuser.
                 "--spring.datasource.username=isotherm_app",
                 "--spring.datasource.password=" + appPassword));
@@ -79,6 +92,14 @@ public final class RunningServer extends ApiClient implements AutoCloseable {
      */
     public static RunningServer with(String... settings) {
         return new RunningServer(false, database -> {}, settings);
+    }
+
+    /**
+     * @param settings settings of the application, as on its command line
+     * @return another one on the same database; to be closed
+     */
+    public RunningServer beside(String... settings) {
+        return new RunningServer(database, false, settings);
     }
 
     /**
