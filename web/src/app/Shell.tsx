@@ -93,10 +93,10 @@ const Frame = styled.div`
 
 const Rail = styled.aside`
   border-right: 1px solid ${(p) => p.theme.faint};
-  padding: 14px 12px 16px;
+  padding: 14px 12px 12px;
   display: flex;
   flex-direction: column;
-  gap: 16px;
+  gap: 10px;
   overflow: auto;
   @media print {
     display: none;

@@ -62,9 +62,9 @@ export function People() {
                 <Muted>{p.since && `since ${day(p.since)}`}</Muted>
               </span>
               {owner ? (
-                <Row>
+                <Row role="group" aria-label={p.name} style={{ alignItems: 'end' }}>
                   <Pick
-                    label={`Role of ${p.name}`}
+                    label="Role"
                     value={p.role}
                     options={ROLES}
                     onChange={(role) => void become(p, role as Somebody['role'])}

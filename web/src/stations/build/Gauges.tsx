@@ -163,7 +163,7 @@ export function Gauges({ buildId, live }: { buildId: string; live: Live | undefi
             <QuantityField label="Port" value={port} min={ports.min} max={ports.max} step={1} onChange={setPort} />
             <Button onPress={() => attach({ port })}>Attach it</Button>
           </Fold>
-          <Fold name="A logger that comes by itself">
+          <Fold name="A logger with a key">
             <LoggerKey buildId={buildId} onRefused={setSaid} />
           </Fold>
         </>

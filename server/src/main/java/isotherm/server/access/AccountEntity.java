@@ -8,9 +8,11 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.annotations.DynamicUpdate;
 
-/** Somebody who may sign in, or could once: what they wrote stays theirs. */
+/** Somebody who may sign in, or could once: what they wrote stays theirs. A role and a password may change at the same moment. */
 @Entity
+@DynamicUpdate
 @Table(name = "account")
 class AccountEntity {
     @Id

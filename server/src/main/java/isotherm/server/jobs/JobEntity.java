@@ -8,9 +8,13 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.annotations.DynamicUpdate;
 
-/** Long work as it is kept. */
+/**
+ * Long work as it is kept. Whoever watches it, whoever stops it and whoever does it write at once: each writes what is theirs alone.
+ */
 @Entity
+@DynamicUpdate
 @Table(name = "job")
 class JobEntity {
     @Id
