@@ -1,5 +1,6 @@
 import { keepPreviousData, queryOptions, skipToken } from '@tanstack/react-query';
 import { api, read, type CaseDocument, type Schemas } from './client';
+import { lastMe } from './lastMe';
 
 /** Samples that an interval is drawn from. */
 const SAMPLES = 48;
@@ -13,7 +14,16 @@ const drawn = { staleTime: Infinity, placeholderData: keepPreviousData } as cons
  * answered with the answer to another.
  */
 export const queries = {
-  me: () => queryOptions({ queryKey: ['me'], queryFn: () => read(api.GET('/api/me')), staleTime: 60_000 }),
+  me: () =>
+    queryOptions({
+      queryKey: ['me'],
+      queryFn: () => read(api.GET('/api/me')),
+      staleTime: 60_000,
+      // Nobody waits for it who was here before, with or without a connection; it is asked for all the same.
+      initialData: lastMe,
+      initialDataUpdatedAt: 0,
+      retryOnMount: false,
+    }),
   mySessions: () =>
     queryOptions({ queryKey: ['people', 'mine'], queryFn: () => read(api.GET('/api/me/sessions')), staleTime: 0 }),
   people: () => queryOptions({ queryKey: ['people', 'all'], queryFn: () => read(api.GET('/api/people')) }),

@@ -3,7 +3,7 @@ import { useEffect } from 'react';
 import { Outlet, useLocation } from 'react-router';
 import { SIGNED_OUT } from '../../api/client';
 import { queries } from '../../api/queries';
-import { keepMe, lastMe } from '../../bench/me';
+import { keepMe } from '../../api/lastMe';
 import { forgetKept } from './enter';
 import { SignIn } from './SignIn';
 
@@ -30,7 +30,7 @@ export function Door() {
     }
   }, [asked.data]);
   // Without a connection whoever was here last goes on: what they write is asked for again when it is sent.
-  const me = asked.data ?? (asked.error ? lastMe() : undefined);
+  const me = asked.data;
   if (!me && !asked.error) {
     return <p className="opening">Isotherm</p>;
   }

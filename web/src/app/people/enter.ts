@@ -2,7 +2,7 @@ import { useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ApiError, read } from '../../api/client';
 import { queries } from '../../api/queries';
-import { keepMe, type Me } from '../../bench/me';
+import { keepMe, type Me } from '../../api/lastMe';
 
 /** Somebody else's answers are not this person's. */
 async function come(client: QueryClient, me: Me) {

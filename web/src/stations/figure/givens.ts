@@ -30,6 +30,27 @@ const AGAIN_MS = 80;
 /** A sheet that closes gives the focus back to where it was opened, and the station before is still there for a moment. */
 const CLOSED_MS = 300;
 
+/**
+ * On a slow machine the sheet gives the focus back late: it is taken again, until somebody does something or some time is over.
+ */
+function hold(id: string, until: number): void {
+  let over = false;
+  const stop = () => {
+    over = true;
+  };
+  window.addEventListener('pointerdown', stop, { once: true, capture: true });
+  window.addEventListener('keydown', stop, { once: true, capture: true });
+  const take = () => {
+    if (!over && document.activeElement?.id !== id) {
+      document.getElementById(id)?.focus();
+    }
+    if (!over && performance.now() < until) {
+      setTimeout(take, AGAIN_MS);
+    }
+  };
+  take();
+}
+
 /** Opens the fold that a field lies in and brings the field to hand, as soon as its station is there. */
 export function seek(given: Given): void {
   const { fold, field: entered } = PLACES[given];
@@ -46,7 +67,7 @@ export function seek(given: Given): void {
     const folded = summary?.parentElement as HTMLDetailsElement | null | undefined;
     if (field) {
       field.scrollIntoView({ block: 'center' });
-      document.getElementById(field.htmlFor)?.focus();
+      hold(field.htmlFor, performance.now() + PATIENCE_MS);
       return;
     }
     if (folded && !folded.open) {
