@@ -25,7 +25,7 @@ const PLACES: Record<Given, { readonly fold?: string; readonly field?: boolean }
   HOSE_LENGTH: {},
 };
 
-const PATIENCE_MS = 4000;
+const PATIENCE_MS = 15_000;
 const AGAIN_MS = 80;
 /** A sheet that closes gives the focus back to where it was opened, and the station before is still there for a moment. */
 const CLOSED_MS = 300;
