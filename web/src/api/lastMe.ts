@@ -16,3 +16,7 @@ export function lastMe(): Me | undefined {
 export function keepMe(me: Me): void {
   localStorage.setItem(KEY, JSON.stringify(me));
 }
+
+export function forgetMe(): void {
+  localStorage.removeItem(KEY);
+}

@@ -1,8 +1,7 @@
 import { useState, type ReactNode } from 'react';
-import { TextField } from 'react-aria-components';
 import { Button } from './Button';
-import { FieldLabel, Row, Wrong } from './text';
-import { Line } from './TextEntry';
+import { FormField } from './FormField';
+import { Row } from './text';
 import { Sheet } from './Sheet';
 
 /** Asks for a name. */
@@ -20,11 +19,9 @@ export function AskName(props: {
   onName: (name: string) => void;
 }) {
   const [name, setName] = useState(props.value);
-  const [due, setDue] = useState(false);
   const longest = props.longest ?? 120;
   const wrong = name.trim() === '' || name.length > longest;
   const done = () => {
-    setDue(true);
     if (!wrong) {
       props.onName(name.trim());
       props.onClose();
@@ -33,18 +30,14 @@ export function AskName(props: {
   return (
     <Sheet title={props.title} onClose={props.onClose}>
       {props.text && <p style={{ margin: 0 }}>{props.text}</p>}
-      <TextField
+      <FormField
+        label={props.label}
         value={name}
         onChange={setName}
-        isInvalid={due && wrong}
-        // On the way to a button nothing moves: it would be missed.
-        onBlur={(e) => !(e.relatedTarget instanceof HTMLButtonElement) && setDue(true)}
+        wrong={wrong ? `${props.label}: 1 to ${longest} characters are expected` : undefined}
+        onEnter={done}
         autoFocus
-      >
-        <FieldLabel>{props.label}</FieldLabel>
-        <Line autoComplete="off" onKeyDown={(e) => e.key === 'Enter' && done()} />
-        <Wrong>{due && wrong && `${props.label}: 1 to ${longest} characters are expected`}</Wrong>
-      </TextField>
+      />
       {props.children}
       <Row>
         <Button onPress={done} isDisabled={wrong}>

@@ -33,7 +33,12 @@ export function FormField(props: {
         autoComplete={props.fills ?? 'off'}
         autoCapitalize="off"
         spellCheck={false}
-        onKeyDown={(e) => e.key === 'Enter' && props.onEnter?.()}
+        onKeyDown={(e) => {
+          if (e.key === 'Enter') {
+            setLeft(true);
+            props.onEnter?.();
+          }
+        }}
       />
       {props.hint && <Muted style={{ fontSize: 13 }}>{props.hint}</Muted>}
       <Wrong>{left && props.wrong}</Wrong>

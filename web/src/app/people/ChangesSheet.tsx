@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { queries } from '../../api/queries';
 import { Button, Muted, Row, Sheet } from '../../kit/kit';
 import { Lines } from '../../kit/Lines';
-import { moment } from './roles';
+import { when } from '../../words/moments';
 
 const KINDS = { CAR: 'Car', DUTY: 'Duty', DESIGN: 'Design', LOG: 'Log', BUILD: 'Build' } as const;
 
@@ -19,7 +19,7 @@ export function ChangesSheet({ car, onClose }: { car: { id: string; name: string
               {KINDS[c.kind]} “{c.name}”
             </span>
             <Muted>
-              {c.by ?? 'At this machine'}, {moment(c.at)}
+              {c.by ?? 'At this machine'}, {when(c.at)}
             </Muted>
           </li>
         ))}

@@ -1,3 +1,4 @@
+import { Refused } from '../../kit/Refused';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { QRCodeSVG } from 'qrcode.react';
 import { useState } from 'react';
@@ -6,7 +7,9 @@ import { api, create, read, type Schemas } from '../../api/client';
 import { queries } from '../../api/queries';
 import { Button, Choice, Heading, Muted, Row } from '../../kit/kit';
 import { Lines } from '../../kit/Lines';
-import { ROLES, moment } from './roles';
+import { useAttempt } from '../../kit/useAttempt';
+import { ROLES } from './roles';
+import { when } from '../../words/moments';
 
 type Invited = Schemas['InvitationView'];
 
@@ -52,14 +55,9 @@ export function Invitations() {
   const open = useQuery(queries.invitations());
   const [role, setRole] = useState<Invited['role']>('BUILDER');
   const [made, setMade] = useState<Invited>();
-  const [problem, setProblem] = useState<string>();
+  const { refused, run: attempt } = useAttempt();
   const again = () => client.invalidateQueries({ queryKey: queries.invitations().queryKey });
-  const run = (work: () => Promise<unknown>) => {
-    setProblem(undefined);
-    work()
-      .then(again)
-      .catch((e: unknown) => setProblem(e instanceof Error ? e.message : String(e)));
-  };
+  const run = (work: () => Promise<unknown>) => attempt(() => work().then(again));
   const invite = () =>
     run(async () =>
       setMade(await create((header) => api.POST('/api/invitations', { params: { header }, body: { role } }))),
@@ -82,8 +80,8 @@ export function Invitations() {
           <QRCodeSVG value={link} title="The invitation, for a phone’s camera" marginSize={0} />
           <div>
             <p style={{ margin: 0 }}>
-              Lets one {ROLES.find((r) => r.id === made.role)?.name.toLowerCase()} in, until {moment(made.expiresAt)}.
-              It is shown this once.
+              Lets one {ROLES.find((r) => r.id === made.role)?.name.toLowerCase()} in, until {when(made.expiresAt)}. It
+              is shown this once.
             </p>
             <code>{link}</code>
             {made.fingerprint && (
@@ -98,17 +96,13 @@ export function Invitations() {
           </div>
         </Made>
       )}
-      {problem && (
-        <p role="alert" style={{ margin: 0 }}>
-          ▲ {problem}
-        </p>
-      )}
+      <Refused why={refused} />
       {(open.data ?? []).length > 0 && (
         <Lines aria-label="Invitations that hold">
           {(open.data ?? []).map((i) => (
             <li key={i.id}>
               <span>
-                {ROLES.find((r) => r.id === i.role)?.name}, until {moment(i.expiresAt)}
+                {ROLES.find((r) => r.id === i.role)?.name}, until {when(i.expiresAt)}
               </span>
               <Button onPress={() => takeBack(i.id)}>Take back</Button>
             </li>

@@ -1,11 +1,13 @@
+import { Refused } from '../../kit/Refused';
 import { useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { api, read } from '../../api/client';
 import { lengths } from '../../api/descriptions';
 import { useMe } from '../../bench/me';
 import { Button, FormField, Muted, Row } from '../../kit/kit';
-import { useForm } from './enter';
-import { Page } from './Page';
+import { useAttempt } from '../../kit/useAttempt';
+import { useEnter } from './enter';
+import { Page } from '../Page';
 
 /** Comes in for the first time: the word is in the link, or is typed. */
 export function Join() {
@@ -15,17 +17,18 @@ export function Join() {
   const [code, setCode] = useState(decodeURIComponent(hash.slice(1)));
   const [name, setName] = useState('');
   const [password, setPassword] = useState('');
-  const { busy, refused, run } = useForm();
+  const enterAs = useEnter();
+  const { busy, refused, run } = useAttempt();
   const { min, max } = lengths('JoinRequest', 'password');
   const short =
     password.length < min || password.length > max ? `Password: ${min} to ${max} characters are expected` : undefined;
   const ready = code.trim() !== '' && name.trim() !== '' && !short && !busy;
   const join = () => {
     if (ready) {
-      run(
-        () => read(api.POST('/api/join', { body: { code, name, password } })),
-        () => void navigate('/', { replace: true }),
-      );
+      run(async () => {
+        await enterAs(read(api.POST('/api/join', { body: { code, name, password } })));
+        void navigate('/', { replace: true });
+      });
     }
   };
   if (me && !me.together) {
@@ -66,11 +69,7 @@ export function Join() {
           wrong={short}
           onEnter={join}
         />
-        {refused && (
-          <p role="alert" style={{ margin: 0 }}>
-            ▲ {refused}
-          </p>
-        )}
+        <Refused why={refused} />
         <Row>
           <Button onPress={join} isDisabled={!ready}>
             Join

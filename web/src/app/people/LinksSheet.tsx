@@ -1,10 +1,12 @@
+import { Refused } from '../../kit/Refused';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, create, read, type Schemas } from '../../api/client';
 import { queries } from '../../api/queries';
 import { Button, Choice, Muted, Row, Sheet } from '../../kit/kit';
 import { Lines } from '../../kit/Lines';
-import { day } from './roles';
+import { useAttempt } from '../../kit/useAttempt';
+import { dayOf } from '../../words/moments';
 
 const DAYS = [
   { id: '7', name: 'A week' },
@@ -18,13 +20,12 @@ export function LinksSheet({ car, onClose }: { car: { id: string; name: string }
   const links = useQuery(queries.links(car.id));
   const [days, setDays] = useState<(typeof DAYS)[number]['id']>('30');
   const [made, setMade] = useState<Schemas['LinkView']>();
-  const [problem, setProblem] = useState<string>();
-  const run = (work: () => Promise<unknown>) => {
-    setProblem(undefined);
-    work()
-      .then(() => client.invalidateQueries({ queryKey: queries.links(car.id).queryKey }))
-      .catch((e: unknown) => setProblem(e instanceof Error ? e.message : String(e)));
-  };
+  const { refused, run: attempt } = useAttempt();
+  const run = (work: () => Promise<unknown>) =>
+    attempt(async () => {
+      await work();
+      await client.invalidateQueries({ queryKey: queries.links(car.id).queryKey });
+    });
   const make = () =>
     run(async () =>
       setMade(
@@ -53,17 +54,13 @@ export function LinksSheet({ car, onClose }: { car: { id: string; name: string }
           Shown this once: <code>{`${window.location.origin}/shared#${made.word}`}</code>
         </p>
       )}
-      {problem && (
-        <p role="alert" style={{ margin: 0 }}>
-          ▲ {problem}
-        </p>
-      )}
+      <Refused why={refused} />
       {(links.data ?? []).length > 0 && (
         <Lines aria-label="Links that hold">
           {(links.data ?? []).map((l) => (
             <li key={l.id}>
               <span>
-                Made {day(l.madeAt)}, until {day(l.expiresAt)}
+                Made {dayOf(l.madeAt)}, until {dayOf(l.expiresAt)}
               </span>
               <Button onPress={() => takeBack(l.id)}>Take back</Button>
             </li>

@@ -1,11 +1,13 @@
+import { Refused } from '../../kit/Refused';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, ApiError, read } from '../../api/client';
+import { api, read } from '../../api/client';
+import { useAttempt } from '../../kit/useAttempt';
 import { lengths } from '../../api/descriptions';
 import { queries } from '../../api/queries';
 import { Button, Fold, FormField, Heading, Muted, Row } from '../../kit/kit';
 import { Lines } from '../../kit/Lines';
-import { moment } from './roles';
+import { when } from '../../words/moments';
 
 /** What of a browser's description of itself a person knows it by. */
 function device(agent: string): string {
@@ -20,16 +22,12 @@ function device(agent: string): string {
 export function Mine() {
   const client = useQueryClient();
   const sessions = useQuery(queries.mySessions());
-  const [problem, setProblem] = useState<string>();
-  const end = async (name: string) => {
-    setProblem(undefined);
-    try {
+  const { refused, run } = useAttempt();
+  const end = (name: string) =>
+    run(async () => {
       await read(api.DELETE('/api/me/sessions/{name}', { params: { path: { name } } }));
-    } catch (e) {
-      setProblem(e instanceof Error ? e.message : String(e));
-    }
-    await client.invalidateQueries({ queryKey: queries.mySessions().queryKey });
-  };
+      await client.invalidateQueries({ queryKey: queries.mySessions().queryKey });
+    });
   return (
     <section aria-label="My account">
       <Heading>Where I have signed in</Heading>
@@ -40,17 +38,13 @@ export function Mine() {
               {device(s.device)}
               {s.here && ', this one'}
               <br />
-              <Muted>last seen {moment(s.seen)}</Muted>
+              <Muted>last seen {when(s.seen)}</Muted>
             </span>
-            {!s.here && <Button onPress={() => void end(s.id)}>End it</Button>}
+            {!s.here && <Button onPress={() => end(s.id)}>End it</Button>}
           </li>
         ))}
       </Lines>
-      {problem && (
-        <p role="alert" style={{ margin: 0 }}>
-          ▲ {problem}
-        </p>
-      )}
+      <Refused why={refused} />
       <Fold name="Another password">
         <Password />
       </Fold>
@@ -62,32 +56,32 @@ function Password() {
   const client = useQueryClient();
   const [current, setCurrent] = useState('');
   const [fresh, setFresh] = useState('');
-  const [told, setTold] = useState<string>();
+  const [changed, setChanged] = useState(false);
+  const { busy, refused, run } = useAttempt();
   const { min, max } = lengths('NewPassword', 'fresh');
   const short =
     fresh.length < min || fresh.length > max ? `New password: ${min} to ${max} characters are expected` : undefined;
-  const change = async () => {
-    try {
+  const change = () =>
+    run(async () => {
+      setChanged(false);
       await read(api.POST('/api/me/password', { body: { current, fresh } }));
       setCurrent('');
       setFresh('');
-      setTold('Changed. Every other browser has to sign in again.');
+      setChanged(true);
       await client.invalidateQueries({ queryKey: queries.mySessions().queryKey });
-    } catch (e) {
-      setTold(`▲ ${e instanceof ApiError ? (e.problems[0]?.message ?? e.message) : String(e)}`);
-    }
-  };
+    });
   return (
     <div style={{ display: 'flex', flexDirection: 'column', gap: 10, maxWidth: 400 }}>
       <FormField label="Password until now" value={current} onChange={setCurrent} fills="current-password" />
       <FormField label="New password" value={fresh} onChange={setFresh} fills="new-password" wrong={short} />
-      {told && (
+      <Refused why={refused} />
+      {changed && (
         <p role="status" style={{ margin: 0 }}>
-          {told}
+          Changed. Every other browser has to sign in again.
         </p>
       )}
       <Row>
-        <Button onPress={() => void change()} isDisabled={current === '' || short !== undefined}>
+        <Button onPress={change} isDisabled={busy || current === '' || short !== undefined}>
           Change it
         </Button>
       </Row>

@@ -1,16 +1,18 @@
+import { Refused } from '../../kit/Refused';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import { api, read, type Schemas } from '../../api/client';
 import { queries } from '../../api/queries';
 import { useMay, useMe } from '../../bench/me';
 import { AskSure, Button, Heading, Muted, Pick, Row } from '../../kit/kit';
 import { Lines } from '../../kit/Lines';
+import { useAttempt } from '../../kit/useAttempt';
 import { signOut } from './enter';
 import { Invitations } from './Invitations';
 import { Mine } from './Mine';
-import { Page } from './Page';
-import { ROLES, day } from './roles';
+import { LIST, Page } from '../Page';
+import { ROLES } from './roles';
+import { dayOf } from '../../words/moments';
 
 type Somebody = Schemas['PersonView'];
 
@@ -20,8 +22,7 @@ export function People() {
   const owner = useMay('OWNER');
   const people = useQuery(queries.people());
   const client = useQueryClient();
-  const navigate = useNavigate();
-  const [problem, setProblem] = useState<string>();
+  const { refused, run } = useAttempt();
   const [leaving, setLeaving] = useState<Somebody>();
   if (me && !me.together) {
     return (
@@ -34,19 +35,15 @@ export function People() {
     );
   }
   const changed = () => client.invalidateQueries({ queryKey: ['people'] });
-  const become = async (who: Somebody, role: Somebody['role']) => {
-    setProblem(undefined);
-    try {
+  const become = (who: Somebody, role: Somebody['role']) =>
+    run(async () => {
       await read(api.PUT('/api/people/{id}/role', { params: { path: { id: who.id ?? '' } }, body: { role } }));
-    } catch (e) {
-      setProblem(e instanceof Error ? e.message : String(e));
-    }
-    await Promise.all([changed(), client.invalidateQueries({ queryKey: queries.me().queryKey })]);
-  };
+      await Promise.all([changed(), client.invalidateQueries({ queryKey: queries.me().queryKey })]);
+    });
   const here = (people.data ?? []).filter((p) => !p.left);
   const gone = (people.data ?? []).filter((p) => p.left);
   return (
-    <Page title="People" wide back>
+    <Page title="People" widest={LIST} back>
       <section aria-label="Who is here">
         <Muted>
           An owner lets people in and changes what holds for the whole garage; a builder changes cars and writes on run
@@ -59,7 +56,7 @@ export function People() {
                 <b>{p.name}</b>
                 {p.id === me?.person?.id && ' (you)'}
                 <br />
-                <Muted>{p.since && `since ${day(p.since)}`}</Muted>
+                <Muted>{p.since && `since ${dayOf(p.since)}`}</Muted>
               </span>
               {owner ? (
                 <Row role="group" aria-label={p.name} style={{ alignItems: 'end' }}>
@@ -67,7 +64,7 @@ export function People() {
                     label="Role"
                     value={p.role}
                     options={ROLES}
-                    onChange={(role) => void become(p, role as Somebody['role'])}
+                    onChange={(role) => become(p, role as Somebody['role'])}
                   />
                   <Button onPress={() => setLeaving(p)} aria-label={`Let ${p.name} go…`}>
                     Let go…
@@ -79,11 +76,7 @@ export function People() {
             </li>
           ))}
         </Lines>
-        {problem && (
-          <p role="alert" style={{ margin: 0 }}>
-            ▲ {problem}
-          </p>
-        )}
+        <Refused why={refused} />
         {gone.length > 0 && <Muted>Were here, and what they wrote stays: {gone.map((p) => p.name).join(', ')}.</Muted>}
       </section>
       {owner && <Invitations />}
@@ -94,7 +87,7 @@ export function People() {
           The next one to use this browser sees nothing of what was looked at here. What waits to be sent stays.
         </Muted>
         <Row>
-          <Button onPress={() => void signOut(client).then(() => navigate('/'))}>Sign out</Button>
+          <Button onPress={() => run(signOut)}>Sign out</Button>
         </Row>
       </section>
       {leaving && (

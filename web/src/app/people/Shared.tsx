@@ -4,8 +4,8 @@ import { queries } from '../../api/queries';
 import { FileLink, Heading, Muted, Row } from '../../kit/kit';
 import { Lines } from '../../kit/Lines';
 import { usePreferences } from '../../preferences/preferences';
-import { Page } from './Page';
-import { day } from './roles';
+import { LIST, Page } from '../Page';
+import { dayOf } from '../../words/moments';
 
 /** A car as somebody sees it who was given a link: to be read, with its papers. */
 export function Shared() {
@@ -26,7 +26,7 @@ export function Shared() {
   const at = `/api/shared/${encodeURIComponent(word)}`;
   const due = care.tasks.filter((t) => t.urgency === 'DUE' || t.urgency === 'SOON');
   return (
-    <Page title={name} wide>
+    <Page title={name} widest={LIST}>
       <section aria-label="Builds">
         <Heading>What was built</Heading>
         {builds.length === 0 && <Muted>Nothing yet.</Muted>}
@@ -36,7 +36,7 @@ export function Shared() {
               <span>
                 <b>{b.name}</b>
                 <br />
-                <Muted>begun {day(b.startedAt)}</Muted>
+                <Muted>begun {dayOf(b.startedAt)}</Muted>
               </span>
               <Row>
                 <FileLink href={`${at}/builds/${b.id}/hand-over.pdf${paper}`} download="hand-over.pdf">

@@ -1,23 +1,23 @@
+import { Refused } from '../../kit/Refused';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, read } from '../../api/client';
 import { Button, FormField, Muted, Row } from '../../kit/kit';
-import { useForm } from './enter';
-import { Page } from './Page';
+import { useAttempt } from '../../kit/useAttempt';
+import { useEnter } from './enter';
+import { Page } from '../Page';
 
-/** Who is there? The page that was wanted opens when that is known. */
-export function SignIn({ ownerless }: { ownerless: boolean }) {
+/** Who is there? The page that was wanted opens when that is known; `last` is whose page is still open behind. */
+export function SignIn({ ownerless, last }: { ownerless: boolean; last?: string }) {
   const navigate = useNavigate();
   const [name, setName] = useState('');
   const [password, setPassword] = useState('');
-  const { busy, refused, run } = useForm();
+  const enterAs = useEnter(last);
+  const { busy, refused, run } = useAttempt();
   const ready = name.trim() !== '' && password !== '' && !busy;
   const enter = () => {
     if (ready) {
-      run(
-        () => read(api.POST('/api/sign-in', { body: { name, password } })),
-        () => undefined,
-      );
+      run(() => enterAs(read(api.POST('/api/sign-in', { body: { name, password } }))));
     }
   };
   return (
@@ -36,11 +36,7 @@ export function SignIn({ ownerless }: { ownerless: boolean }) {
       <section aria-label="Sign in">
         <FormField label="Name" value={name} onChange={setName} fills="username" autoFocus onEnter={enter} />
         <FormField label="Password" value={password} onChange={setPassword} fills="current-password" onEnter={enter} />
-        {refused && (
-          <p role="alert" style={{ margin: 0 }}>
-            ▲ {refused}
-          </p>
-        )}
+        <Refused why={refused} />
         <Row>
           <Button onPress={enter} isDisabled={!ready}>
             Sign in

@@ -2,16 +2,13 @@ import { useQuery } from '@tanstack/react-query';
 import { queries } from '../../api/queries';
 import { Heading, Muted } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
-import { Page } from './Page';
-import { moment } from './roles';
+import { LIST, Page } from '../Page';
+import { when } from '../../words/moments';
 
 /** MB below a gigabyte, GB above. */
 function size(mb: number): string {
   return mb < 1000 ? `${mb} MB` : `${(mb / 1000).toFixed(1)} GB`;
 }
-
-const DAY_MS = 86_400_000;
-const LITTLE_MB = 2000;
 
 /** How this garage does: what it takes, what was put away, what works just now, of what it is made. */
 export function State() {
@@ -27,9 +24,8 @@ export function State() {
     return <p className="opening">Isotherm</p>;
   }
   const s = state.data;
-  const old = s.backup !== undefined && state.dataUpdatedAt - Date.parse(s.backup.at) > 2 * DAY_MS;
   return (
-    <Page title="State of this garage" wide back>
+    <Page title="State of this garage" widest={LIST} back>
       <section aria-label="Kept">
         <Heading>What is kept</Heading>
         <FigureTable aria-label="What is kept">
@@ -40,16 +36,16 @@ export function State() {
               <Fact
                 name="Free on this disk"
                 value={size(s.freeMb)}
-                told={s.freeMb < LITTLE_MB ? '▲ Make room: a full disk saves nothing' : undefined}
+                told={s.littleRoom ? '▲ Make room: a full disk saves nothing' : undefined}
               />
             )}
             <Fact
               name="Newest backup"
-              value={s.backup ? `${moment(s.backup.at)}, ${s.backup.mb} MB` : 'None yet'}
+              value={s.backup ? `${when(s.backup.at)}, ${s.backup.mb} MB` : 'None yet'}
               told={
                 s.backup === undefined
                   ? '▲ One is made each night while Isotherm runs, or now by ./isotherm backup FILE'
-                  : old
+                  : s.backupOld
                     ? '▲ Older than two days'
                     : s.backup.name
               }
@@ -68,7 +64,7 @@ export function State() {
             <Fact name="Loggers listened to" value={`${s.loggers}`} />
             <Fact name="Browsers signed in" value={`${s.signedIn}`} />
             <Fact name="Memory of the server" value={`${size(s.memoryMb)} of ${size(s.memoryMostMb)}`} />
-            <Fact name="Started" value={moment(s.since)} />
+            <Fact name="Started" value={when(s.since)} />
           </tbody>
         </FigureTable>
       </section>

@@ -1,21 +1,7 @@
-import { useQueryClient, type QueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { api, ApiError, read } from '../../api/client';
+import { useQueryClient, type QueryKey } from '@tanstack/react-query';
+import { api, read } from '../../api/client';
+import { forgetMe, keepMe, type Me } from '../../api/lastMe';
 import { queries } from '../../api/queries';
-import { keepMe, type Me } from '../../api/lastMe';
-
-/** Somebody else's answers are not this person's. */
-async function come(client: QueryClient, me: Me) {
-  forget(client);
-  client.setQueryData(queries.me().queryKey, me);
-  keepMe(me);
-  await forgetKept();
-}
-
-/** All but who it is, which the door looks at. */
-function forget(client: QueryClient) {
-  client.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'me' });
-}
 
 /** What the browser keeps of answers for the time without a connection; what was written and waits stays. */
 export async function forgetKept() {
@@ -26,34 +12,32 @@ export async function forgetKept() {
   }
 }
 
-/** Sends a form once at a time, and says why it was refused. */
-export function useForm() {
+/**
+ * Comes in as somebody: another one's answers are not theirs.
+ *
+ * @param last whose pages are still open; to them their answers come again
+ */
+export function useEnter(last?: string): (asked: Promise<Me>) => Promise<void> {
   const client = useQueryClient();
-  const [busy, setBusy] = useState(false);
-  const [refused, setRefused] = useState<string>();
-  const run = (work: () => Promise<Me>, then: () => void) => {
-    if (busy) {
-      return;
+  return async (asked) => {
+    const me = await asked;
+    const others = { predicate: ({ queryKey }: { queryKey: QueryKey }) => queryKey[0] !== 'me' };
+    if (last !== undefined && me.person?.id === last) {
+      void client.invalidateQueries(others);
+    } else {
+      client.removeQueries(others);
     }
-    setBusy(true);
-    setRefused(undefined);
-    work()
-      .then((me) => come(client, me))
-      .then(then)
-      .catch((e: unknown) =>
-        setRefused(
-          e instanceof ApiError ? (e.problems[0]?.message ?? e.message) : 'The server cannot be reached. Try again.',
-        ),
-      )
-      .finally(() => setBusy(false));
+    client.setQueryData(queries.me().queryKey, me);
+    keepMe(me);
+    await forgetKept();
   };
-  return { busy, refused, run };
 }
 
 /** Signs out: the next one to use this browser sees nothing of what was looked at here. */
-export async function signOut(client: QueryClient): Promise<void> {
+export async function signOut(): Promise<void> {
   await read(api.POST('/api/sign-out'));
   await forgetKept();
-  forget(client);
-  await client.invalidateQueries({ queryKey: queries.me().queryKey });
+  forgetMe();
+  // What the page itself remembers goes with the page.
+  window.location.assign('/');
 }

@@ -2,38 +2,14 @@ import { useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { queries } from '../../api/queries';
-import { Button, Muted, Row } from '../../kit/kit';
-import { usePreferences } from '../../preferences/preferences';
+import { Button, Muted } from '../../kit/kit';
+import { Page, WIDE } from '../Page';
 import { GarageFiles } from '../FilesSheet';
 import { BrokenList } from '../Broken';
 import { Answer } from './Answer';
 import { DemoCars } from './DemoCars';
 import { Questions } from './Questions';
 import { useFirstCase } from './useFirstCase';
-
-const Page = styled.main`
-  max-width: 1180px;
-  margin: 0 auto;
-  padding: 18px 24px 40px;
-  & > header {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: baseline;
-    gap: 4px 16px;
-    margin-bottom: 14px;
-  }
-  & > header > :last-child {
-    margin-left: auto;
-  }
-  & h1 {
-    font-size: 21px;
-    margin: 0;
-    letter-spacing: -0.01em;
-  }
-  @media (max-width: 800px) {
-    padding: 14px 14px 40px;
-  }
-`;
 
 const Two = styled.div`
   display: grid;
@@ -62,22 +38,20 @@ export function Start() {
   const classes = useQuery(queries.classes()).data ?? [];
   const cars = useQuery(queries.cars()).data ?? [];
   const navigate = useNavigate();
-  const { themeName, setTheme } = usePreferences();
   const asked = useFirstCase(classes);
   const back = cars.find((c) => !c.broken) ?? cars[0];
   return (
-    <Page>
-      <header>
-        <h1>Does this car need an oil cooler?</h1>
-        <Muted>Five answers, and it is told at once how sure that is.</Muted>
-        <Row>
-          <Button onPress={() => setTheme(themeName === 'light' ? 'dark' : 'light')}>
-            {themeName === 'light' ? 'Dark theme' : 'Light theme'}
-          </Button>
+    <Page
+      title="Does this car need an oil cooler?"
+      told="Five answers, and it is told at once how sure that is."
+      widest={WIDE}
+      actions={
+        <>
           <Button onPress={() => void navigate('/guide')}>Guide</Button>
           {back && <Button onPress={() => void navigate(`/cars/${back.id}/duty`)}>Back to {back.name}</Button>}
-        </Row>
-      </header>
+        </>
+      }
+    >
       <Two>
         <Questions classes={classes} asked={asked} />
         <Answer asked={asked} />

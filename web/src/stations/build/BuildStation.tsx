@@ -13,7 +13,7 @@ import { Actions, AskSure, Muted, Pick, Row, Sheet as Leaf, TextEntry } from '..
 import { useNarrow } from '../../kit/narrow';
 import { Station } from '../Station';
 import { Gauges } from './Gauges';
-import { when } from './StepCard';
+import { when } from '../../words/moments';
 import { useLive } from './useLive';
 import { progressWith } from './progressWith';
 import { useSheet } from './useSheet';

@@ -7,7 +7,7 @@ import { Button, Fold, Heading, Muted, Pick, QuantityField, Row } from '../../ki
 import { FigureTable } from '../../kit/layout';
 import type { Channel, Live } from './useLive';
 import { Figure } from '../figure/Figure';
-import { when } from './StepCard';
+import { when } from '../../words/moments';
 
 type Fault = NonNullable<Schemas['LoggerChoice']['fault']>;
 type Turning = Schemas['EngineCommand']['turning'];

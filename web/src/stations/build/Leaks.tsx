@@ -6,7 +6,7 @@ import { usePreferences } from '../../preferences/preferences';
 import { word } from '../../words/words';
 import { Caution } from './Caution';
 import { type LeakState, leaksWith } from './leaks';
-import { when } from './StepCard';
+import { when } from '../../words/moments';
 import type { BuildView, LeakKind, Sheet, SheetStep } from './useSheet';
 
 const Card = styled.section`

@@ -1,6 +1,7 @@
 import { gently } from '../../kit/motion';
 import { useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
+import { when } from '../../words/moments';
 import { usePreferences } from '../../preferences/preferences';
 import { Button, Muted } from '../../kit/kit';
 import { PHONE, useNarrow } from '../../kit/narrow';
@@ -204,8 +205,4 @@ export function StepCard(props: {
       </div>
     </Card>
   );
-}
-
-export function when(at: string): string {
-  return new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
 }

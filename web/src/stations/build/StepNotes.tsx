@@ -3,7 +3,7 @@ import { FileChoice } from '../../kit/FileChoice';
 import { Button, Muted, Row, TextEntry } from '../../kit/kit';
 import type { Entry, Sheet, SheetStep, StepState } from './useSheet';
 import { BuildPicture } from './BuildPicture';
-import { when } from './StepCard';
+import { when } from '../../words/moments';
 import { useAwake } from './useAwake';
 import { useNarrow } from '../../kit/narrow';
 

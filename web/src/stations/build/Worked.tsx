@@ -8,7 +8,8 @@ import { OpenLeaks } from './Leaks';
 import { leaksWith } from './leaks';
 import { Loose } from './Loose';
 import { progressWith } from './progressWith';
-import { StepCard, when } from './StepCard';
+import { when } from '../../words/moments';
+import { StepCard } from './StepCard';
 import { type BuildView, type Entry, type GateState, type Sheet, type SheetStep } from './useSheet';
 import { word } from '../../words/words';
 

@@ -27,29 +27,8 @@ const PLACES: Record<Given, { readonly fold?: string; readonly field?: boolean }
 
 const PATIENCE_MS = 15_000;
 const AGAIN_MS = 80;
-/** A sheet that closes gives the focus back to where it was opened, and the station before is still there for a moment. */
-const CLOSED_MS = 300;
-
-/**
- * On a slow machine the sheet gives the focus back late: it is taken again, until somebody does something or some time is over.
- */
-function hold(id: string, until: number): void {
-  let over = false;
-  const stop = () => {
-    over = true;
-  };
-  window.addEventListener('pointerdown', stop, { once: true, capture: true });
-  window.addEventListener('keydown', stop, { once: true, capture: true });
-  const take = () => {
-    if (!over && document.activeElement?.id !== id) {
-      document.getElementById(id)?.focus();
-    }
-    if (!over && performance.now() < until) {
-      setTimeout(take, AGAIN_MS);
-    }
-  };
-  take();
-}
+/** The station before is still there for a moment. */
+const LEFT_MS = 300;
 
 /** Opens the fold that a field lies in and brings the field to hand, as soon as its station is there. */
 export function seek(given: Given): void {
@@ -57,6 +36,8 @@ export function seek(given: Given): void {
   const label = entered ? word('given', given) : undefined;
   const until = performance.now() + PATIENCE_MS;
   const look = () => {
+    // A sheet that closes gives the focus back to where it was opened: it has to be gone first.
+    const shut = document.querySelector('[role=dialog]') === null;
     const page = document.querySelector('.station');
     const summary = [...(page?.querySelectorAll('summary') ?? [])].find(
       (s) => s.querySelector('span')?.textContent === fold,
@@ -65,15 +46,15 @@ export function seek(given: Given): void {
       (l) => l.firstChild?.textContent === label && l.htmlFor,
     );
     const folded = summary?.parentElement as HTMLDetailsElement | null | undefined;
-    if (field) {
+    if (shut && field) {
       field.scrollIntoView({ block: 'center' });
-      hold(field.htmlFor, performance.now() + PATIENCE_MS);
+      document.getElementById(field.htmlFor)?.focus();
       return;
     }
-    if (folded && !folded.open) {
+    if (shut && folded && !folded.open) {
       summary?.click();
     }
-    if (folded && label === undefined) {
+    if (shut && folded && label === undefined) {
       summary?.scrollIntoView({ block: 'center' });
       summary?.focus();
       return;
@@ -83,6 +64,6 @@ export function seek(given: Given): void {
     }
   };
   if (fold !== undefined || label !== undefined) {
-    setTimeout(look, CLOSED_MS);
+    setTimeout(look, LEFT_MS);
   }
 }

@@ -185,15 +185,22 @@ class TogetherTest extends Workshop {
                 wanda.ask("DELETE", "/api/me/sessions/" + session.get("id").asString(), null);
             }
         }
-        set("Rows", "23");
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
-                .hasText("Sign in to this garage");
+        field("Rows").fill("23");
+        page.keyboard().press("Enter");
+        assertThat(signingIn()).isVisible();
         text("Name").fill("Wanda");
         text("Password").fill(Visitor.password("Wanda"));
         button("Sign in").click();
+        assertThat(signingIn()).isHidden();
         assertThat(field("Rows")).hasValue("23");
         saved();
         page.reload();
         assertThat(field("Rows")).hasValue("23");
+    }
+
+    private Locator signingIn() {
+        return page.getByRole(
+                AriaRole.HEADING,
+                new Page.GetByRoleOptions().setName("Sign in to this garage").setLevel(1));
     }
 }

@@ -31,6 +31,7 @@ create index car_link_by_car on car_link (car_id, made_at);
 create table sign_in_attempt (
     source text primary key,
     failures integer not null,
+    last_at timestamp(6) with time zone not null,
     wait_until timestamp(6) with time zone not null
 );
 

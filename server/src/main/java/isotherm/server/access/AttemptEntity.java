@@ -11,6 +11,9 @@ import java.time.Instant;
 @Entity
 @Table(name = "sign_in_attempt")
 class AttemptEntity {
+    /** A row of wrong ones is over when none has come for so long. */
+    static final Duration FORGOTTEN = Duration.ofHours(1);
+
     private static final Duration LONGEST_WAIT = Duration.ofMinutes(15);
     private static final int MOST_DOUBLINGS = 10;
 
@@ -20,6 +23,9 @@ class AttemptEntity {
     @Column(nullable = false)
     private int failures;
 
+    @Column(name = "last_at", nullable = false)
+    private Instant lastAt;
+
     @Column(name = "wait_until", nullable = false)
     private Instant waitUntil;
 
@@ -27,6 +33,7 @@ class AttemptEntity {
 
     AttemptEntity(String source) {
         this.source = source;
+        this.lastAt = Instant.EPOCH;
         this.waitUntil = Instant.EPOCH;
     }
 
@@ -41,7 +48,8 @@ class AttemptEntity {
      * @param now this moment
      */
     void failed(int free, Instant now) {
-        failures++;
+        failures = lastAt.isBefore(now.minus(FORGOTTEN)) ? 1 : failures + 1;
+        lastAt = now;
         if (failures >= free) {
             Duration wait = Duration.ofSeconds(2L << Math.min(failures - free, MOST_DOUBLINGS));
             waitUntil = now.plus(wait.compareTo(LONGEST_WAIT) < 0 ? wait : LONGEST_WAIT);

@@ -2,23 +2,16 @@ package isotherm.server.access;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
-import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
 
-/** A word that shows one car to whoever has it, and changes nothing. What is kept of it does not tell it. */
+/** A word that shows one car to whoever has it, and changes nothing. */
 @Entity
 @Table(name = "car_link")
-class CarLinkEntity {
-    @Id
-    private UUID id;
-
+class CarLinkEntity extends WordEntity {
     @Column(name = "car_id", nullable = false)
     private UUID carId;
-
-    @Column(name = "word_hash", nullable = false)
-    private String wordHash;
 
     @Column(name = "made_by")
     private UUID madeBy;
@@ -26,22 +19,13 @@ class CarLinkEntity {
     @Column(name = "made_at", nullable = false)
     private Instant madeAt;
 
-    @Column(name = "expires_at", nullable = false)
-    private Instant expiresAt;
-
     protected CarLinkEntity() {}
 
-    CarLinkEntity(UUID id, UUID carId, String wordHash, UUID madeBy, Instant expiresAt) {
-        this.id = id;
+    CarLinkEntity(UUID id, String word, Instant expiresAt, UUID carId, UUID madeBy) {
+        super(id, word, expiresAt);
         this.carId = carId;
-        this.wordHash = wordHash;
         this.madeBy = madeBy;
         this.madeAt = Instant.now();
-        this.expiresAt = expiresAt;
-    }
-
-    UUID id() {
-        return id;
     }
 
     UUID carId() {
@@ -50,9 +34,5 @@ class CarLinkEntity {
 
     Instant madeAt() {
         return madeAt;
-    }
-
-    Instant expiresAt() {
-        return expiresAt;
     }
 }

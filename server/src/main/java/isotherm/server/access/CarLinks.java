@@ -29,8 +29,8 @@ public class CarLinks {
     public LinkView make(UUID carId, int days, UUID id, UUID by) {
         links.deleteByExpiresAtBefore(Instant.now());
         String word = Word.fresh();
-        CarLinkEntity made = links.saveAndFlush(new CarLinkEntity(
-                id, carId, Word.digest(word), by, Instant.now().plus(Duration.ofDays(days))));
+        CarLinkEntity made =
+                links.saveAndFlush(new CarLinkEntity(id, word, Instant.now().plus(Duration.ofDays(days)), carId, by));
         return new LinkView(made.id(), made.madeAt(), made.expiresAt(), word);
     }
 

@@ -203,8 +203,8 @@ public class People {
     public InvitationView invite(Role role, UUID id, UUID by) {
         invitations.deleteByExpiresAtBefore(Instant.now());
         String word = Word.fresh();
-        InvitationEntity made = invitations.saveAndFlush(new InvitationEntity(
-                id, role, Word.digest(word), by, Instant.now().plus(INVITATION_HOLDS)));
+        InvitationEntity made = invitations.saveAndFlush(
+                new InvitationEntity(id, word, Instant.now().plus(INVITATION_HOLDS), role, by));
         return view(made, word);
     }
 

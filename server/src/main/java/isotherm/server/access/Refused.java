@@ -2,7 +2,7 @@ package isotherm.server.access;
 
 import java.time.Duration;
 
-/** Somebody is not let in, or may not do what they ask for. */
+/** Somebody is not let in. */
 public final class Refused extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
@@ -10,8 +10,6 @@ public final class Refused extends RuntimeException {
     public enum Why {
         /** The name or the password is wrong, or nobody has signed in. */
         UNKNOWN,
-        /** Known, but it is not theirs to do. */
-        NOT_ALLOWED,
         /** Too many tries. */
         WAIT
     }

@@ -5,6 +5,7 @@ import jakarta.persistence.LockModeType;
 import jakarta.persistence.PersistenceContext;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -13,19 +14,31 @@ import org.springframework.transaction.annotation.Transactional;
 /** Lets nobody try passwords and words one after the other: each wrong one of a row has to wait longer. Kept for all servers. */
 @Service
 class Throttle {
-    /** Wrong ones in a row without a wait: of one name from one address, of one name, from one address. */
     private static final int FREE_EACH = 5;
-
     private static final int FREE_NAME = 50;
     private static final int FREE_ADDRESS = 30;
 
     @PersistenceContext
     private EntityManager entities;
 
-    private static String[] sources(String name, String address) {
-        return new String[] {
-            "both " + Word.digest(name + " " + address), "name " + Word.digest(name), "from " + Word.digest(address)
-        };
+    /**
+     * Of what wrong ones are counted.
+     *
+     * @param key by which it is kept; it tells neither name nor address
+     * @param free wrong ones in a row without a wait
+     */
+    private record Source(String key, int free) {}
+
+    /** Of this name from this address. */
+    private static Source each(String name, String address) {
+        return new Source("both " + Word.digest(name + " " + address), FREE_EACH);
+    }
+
+    private static List<Source> sources(String name, String address) {
+        return List.of(
+                each(name, address),
+                new Source("name " + Word.digest(name), FREE_NAME),
+                new Source("from " + Word.digest(address), FREE_ADDRESS));
     }
 
     /**
@@ -36,41 +49,38 @@ class Throttle {
     @Transactional(readOnly = true)
     Optional<Duration> wait(String name, String address) {
         Instant now = Instant.now();
-        Duration longest = Duration.ZERO;
-        for (String source : sources(name, address)) {
-            AttemptEntity there = entities.find(AttemptEntity.class, source);
-            if (there != null) {
-                Duration left = Duration.between(now, there.waitUntil());
-                longest = left.compareTo(longest) > 0 ? left : longest;
-            }
-        }
-        return longest.isZero() ? Optional.empty() : Optional.of(longest);
+        return sources(name, address).stream()
+                .map(source -> entities.find(AttemptEntity.class, source.key()))
+                .filter(there -> there != null && there.waitUntil().isAfter(now))
+                .map(there -> Duration.between(now, there.waitUntil()))
+                .max(Duration::compareTo);
     }
 
     /** Counts a wrong one, whatever becomes of the request. */
     @Transactional(propagation = Propagation.REQUIRES_NEW)
     void failed(String name, String address) {
         Instant now = Instant.now();
-        int[] free = {FREE_EACH, FREE_NAME, FREE_ADDRESS};
-        String[] sources = sources(name, address);
-        for (int i = 0; i < sources.length; i++) {
-            entities.createNativeQuery("insert into sign_in_attempt (source, failures, wait_until)"
-                            + " values (:source, 0, to_timestamp(0)) on conflict do nothing")
-                    .setParameter("source", sources[i])
+        entities.createQuery("delete from AttemptEntity a where a.lastAt < :before")
+                .setParameter("before", now.minus(AttemptEntity.FORGOTTEN))
+                .executeUpdate();
+        for (Source source : sources(name, address)) {
+            entities.createNativeQuery("insert into sign_in_attempt (source, failures, last_at, wait_until)"
+                            + " values (:source, 0, :now, to_timestamp(0)) on conflict do nothing")
+                    .setParameter("source", source.key())
+                    .setParameter("now", now)
                     .executeUpdate();
-            entities.find(AttemptEntity.class, sources[i], LockModeType.PESSIMISTIC_WRITE)
-                    .failed(free[i], now);
+            entities.find(AttemptEntity.class, source.key(), LockModeType.PESSIMISTIC_WRITE)
+                    .failed(source.free(), now);
         }
     }
 
-    /** A right one: the row of wrong ones is over. */
+    /** A right one: this name's row of wrong ones from there is over. Others that were tried from there are still counted. */
     @Transactional
     void passed(String name, String address) {
-        for (String source : sources(name, address)) {
-            AttemptEntity there = entities.find(AttemptEntity.class, source);
-            if (there != null) {
-                entities.remove(there);
-            }
+        AttemptEntity there =
+                entities.find(AttemptEntity.class, each(name, address).key());
+        if (there != null) {
+            entities.remove(there);
         }
     }
 }

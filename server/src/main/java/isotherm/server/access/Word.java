@@ -8,7 +8,7 @@ import java.util.HexFormat;
 import java.util.Locale;
 
 /** Words that open something: hard to guess, easy to read out. What is kept is their digest, from which they cannot be told. */
-public final class Word {
+final class Word {
     /** Digits and letters that are not taken for one another. */
     private static final String LETTERS = "0123456789ABCDEFGHJKMNPQRSTVWXYZ";
     /** 32 letters to the power of 26 is 2 to the power of 130. */
@@ -18,8 +18,7 @@ public final class Word {
 
     private Word() {}
 
-    /** @return a new one */
-    public static String fresh() {
+    static String fresh() {
         StringBuilder word = new StringBuilder();
         for (int i = 0; i < LENGTH; i++) {
             word.append(LETTERS.charAt(CHANCE.nextInt(LETTERS.length())));
@@ -32,11 +31,8 @@ public final class Word {
         return typed.replaceAll("[\\s-]", "").toUpperCase(Locale.ROOT);
     }
 
-    /**
-     * @param word a word, as it was typed
-     * @return what is kept of it
-     */
-    public static String digest(String word) {
+    /** @return what is kept of a word, as it was typed */
+    static String digest(String word) {
         try {
             return HexFormat.of()
                     .formatHex(MessageDigest.getInstance("SHA-256")

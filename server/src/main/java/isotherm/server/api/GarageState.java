@@ -7,13 +7,13 @@ import isotherm.server.api.StateController.VersionsView;
 import isotherm.server.build.Feeds;
 import isotherm.server.jobs.Desk;
 import isotherm.server.jobs.Jobs;
+import isotherm.server.store.GarageFigures;
 import isotherm.server.store.Home;
-import jakarta.persistence.EntityManager;
-import jakarta.persistence.PersistenceContext;
 import java.io.IOException;
 import java.lang.management.ManagementFactory;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
@@ -21,42 +21,50 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Reads how this garage does from where it stands. */
 @Service
 class GarageState {
     private static final double MB = 1e6;
 
-    @PersistenceContext
-    private EntityManager entities;
+    /** Less than this is little, MB: a full disk saves nothing. */
+    private static final long LITTLE_ROOM_MB = 2000;
+    /** One is made each night: an older one says that something stands in the way. */
+    private static final Duration OLD = Duration.ofDays(2);
 
+    private final GarageFigures garage;
     private final Home home;
     private final Jobs jobs;
     private final Desk desk;
     private final Feeds feeds;
 
-    GarageState(Home home, Jobs jobs, Desk desk, Feeds feeds) {
+    GarageState(GarageFigures garage, Home home, Jobs jobs, Desk desk, Feeds feeds) {
+        this.garage = garage;
         this.home = home;
         this.jobs = jobs;
         this.desk = desk;
         this.feeds = feeds;
     }
 
-    @Transactional(readOnly = true)
+    /** @return how it stands now */
     StateView now() {
+        GarageFigures.Figures figures = garage.now();
         Runtime java = Runtime.getRuntime();
         List<BackupView> backups = backups();
+        Optional<BackupView> newest = backups.stream().max(Comparator.comparing(BackupView::at));
+        Long free = free();
         return new StateView(
-                number("select count(*) from car"),
-                Math.round(number("select pg_database_size(current_database())") / MB),
-                free(),
-                backups.stream().max(Comparator.comparing(BackupView::at)).orElse(null),
+                figures.cars(),
+                Math.round(figures.bytes() / MB),
+                free,
+                free != null && free < LITTLE_ROOM_MB,
+                newest.orElse(null),
+                newest.isPresent() && newest.get().at().isBefore(Instant.now().minus(OLD)),
                 backups.size(),
                 jobs.load(),
                 desk.load(),
                 feeds.attached(),
-                number("select count(*) from spring_session where expiry_time > extract(epoch from now()) * 1000"),
+                figures.sessions(),
                 Math.round((java.totalMemory() - java.freeMemory()) / MB),
                 Math.round(java.maxMemory() / MB),
                 Instant.ofEpochMilli(ManagementFactory.getRuntimeMXBean().getStartTime()),
@@ -64,17 +72,8 @@ class GarageState {
                         Objects.requireNonNullElse(
                                 IsothermServer.class.getPackage().getImplementationVersion(), "not released"),
                         Runtime.version().toString(),
-                        text("show server_version"),
-                        text(
-                                "select version from flyway_schema_history where success order by installed_rank desc limit 1")));
-    }
-
-    private long number(String query) {
-        return ((Number) entities.createNativeQuery(query).getSingleResult()).longValue();
-    }
-
-    private String text(String query) {
-        return String.valueOf(entities.createNativeQuery(query).getSingleResult());
+                        figures.version(),
+                        figures.tables()));
     }
 
     private Long free() {

@@ -101,12 +101,7 @@ class Problems extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler(Refused.class)
     ResponseEntity<ProblemDetail> refused(Refused e) {
-        HttpStatus status =
-                switch (e.why()) {
-                    case UNKNOWN -> HttpStatus.UNAUTHORIZED;
-                    case NOT_ALLOWED -> HttpStatus.FORBIDDEN;
-                    case WAIT -> HttpStatus.TOO_MANY_REQUESTS;
-                };
+        HttpStatus status = e.why() == Refused.Why.WAIT ? HttpStatus.TOO_MANY_REQUESTS : HttpStatus.UNAUTHORIZED;
         ResponseEntity.BodyBuilder answer = ResponseEntity.status(status);
         if (e.seconds() > 0) {
             answer.header(HttpHeaders.RETRY_AFTER, String.valueOf(e.seconds()));

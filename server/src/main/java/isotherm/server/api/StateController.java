@@ -24,7 +24,9 @@ class StateController {
      * @param cars cars in it
      * @param databaseMb what it takes on disk, MB
      * @param freeMb what is free there, MB
+     * @param littleRoom whether that is so little that room has to be made
      * @param backup the newest backup
+     * @param backupOld whether that one is older than it should be
      * @param backups backups that are kept
      * @param jobs long work that waits or is under way
      * @param questions short questions that wait or are worked at
@@ -39,7 +41,9 @@ class StateController {
             long cars,
             long databaseMb,
             @Missing("started without a home") Long freeMb,
+            boolean littleRoom,
             @Missing("there is none") BackupView backup,
+            boolean backupOld,
             int backups,
             int jobs,
             int questions,

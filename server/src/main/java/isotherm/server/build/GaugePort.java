@@ -1,6 +1,6 @@
 package isotherm.server.build;
 
-import isotherm.server.access.Word;
+import isotherm.server.access.LoggerKeys;
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.jobs.Busy;
 import isotherm.server.logger.GaugeLines;
@@ -11,8 +11,6 @@ import java.net.InetSocketAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
-import java.time.Duration;
-import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.Semaphore;
@@ -34,7 +32,6 @@ import org.springframework.transaction.TransactionException;
 @Service
 public class GaugePort {
     private static final Logger LOG = LoggerFactory.getLogger(GaugePort.class);
-    private static final Duration KEY_HOLDS = Duration.ofHours(24);
     /** First word of the line with the key. */
     private static final String KEY = "KEY ";
 
@@ -44,7 +41,7 @@ public class GaugePort {
 
     private final Feeds feeds;
     private final BuildService builds;
-    private final LoggerKeyRepository keys;
+    private final LoggerKeys keys;
     private final String address;
     private final int wanted;
     private final Semaphore door = new Semaphore(MOST_AT_THE_DOOR);
@@ -53,7 +50,7 @@ public class GaugePort {
     GaugePort(
             Feeds feeds,
             BuildService builds,
-            LoggerKeyRepository keys,
+            LoggerKeys keys,
             @Value("${isotherm.gauges.address:127.0.0.1}") String address,
             @Value("${isotherm.gauges.port:-1}") int wanted) {
         this.feeds = feeds;
@@ -69,11 +66,8 @@ public class GaugePort {
      */
     public LoggerKey key(UUID build) {
         builds.build(build);
-        keys.deleteByExpiresAtBefore(Instant.now());
-        String word = Word.fresh();
-        Instant until = Instant.now().plus(KEY_HOLDS);
-        keys.save(new LoggerKeyEntity(UUID.randomUUID(), build, Word.digest(word), until));
-        return new LoggerKey(word, until.toString(), port().orElse(null));
+        LoggerKeys.Key made = keys.make(build);
+        return new LoggerKey(made.word(), made.until().toString(), port().orElse(null));
     }
 
     /** @return port on which loggers are let in; empty when none are */
@@ -130,10 +124,8 @@ public class GaugePort {
             String greeting = lines.next();
             String said = GaugeLines.GREETING.equals(greeting) ? lines.next() : null;
             if (said != null) {
-                Optional<UUID> build = said.startsWith(KEY)
-                        ? keys.findByWordHashAndExpiresAtAfter(Word.digest(said.substring(KEY.length())), Instant.now())
-                                .map(LoggerKeyEntity::buildId)
-                        : Optional.empty();
+                Optional<UUID> build =
+                        said.startsWith(KEY) ? keys.build(said.substring(KEY.length())) : Optional.empty();
                 if (build.isPresent()) {
                     socket.getOutputStream().write("LET IN\n".getBytes(StandardCharsets.UTF_8));
                     feeds.take(build.get(), socket, lines);

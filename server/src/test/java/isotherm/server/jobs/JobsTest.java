@@ -105,6 +105,25 @@ class JobsTest {
     }
 
     @Test
+    void whatSomebodyWatchesGoesOnAndAStopIsNotUndone() throws InterruptedException {
+        Jobs.JobView job = start("go on", Jobs.Wanted.WHILE_WATCHED);
+        running(job);
+        // Watching, doing and stopping write the same row at once.
+        long until = System.nanoTime() + Jobs.UNWATCHED.plusSeconds(2).toNanos();
+        while (System.nanoTime() < until) {
+            assertThat(JOBS.find(job.id()).orElseThrow().state()).isEqualTo(Jobs.State.RUNNING);
+            Thread.sleep(5);
+        }
+        for (int i = 0; i < 8; i++) {
+            Jobs.JobView stopped = i == 0 ? job : start("go on", Jobs.Wanted.ALWAYS);
+            running(stopped);
+            Thread.sleep(250 + 20 * i);
+            JOBS.cancel(stopped.id());
+            assertThat(ended(stopped).state()).isEqualTo(Jobs.State.CANCELLED);
+        }
+    }
+
+    @Test
     void oneWhoWaitsForMuchIsToldToWait() {
         List<Jobs.JobView> begun = new ArrayList<>();
         assertThatExceptionOfType(Busy.class).isThrownBy(() -> {

@@ -1,19 +1,19 @@
 import { type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { Button, Row } from '../../kit/kit';
-import { usePreferences } from '../../preferences/preferences';
+import { Button, Muted, Row } from '../kit/kit';
+import { usePreferences } from '../preferences/preferences';
 
-const Main = styled.main<{ $wide: boolean }>`
-  max-width: ${(p) => (p.$wide ? 900 : 440)}px;
+const Main = styled.main<{ $widest: number }>`
+  max-width: ${(p) => p.$widest}px;
   margin: 0 auto;
-  padding: 18px 24px 60px;
+  padding: 18px 24px 40px;
   & > header {
     display: flex;
     flex-wrap: wrap;
     align-items: baseline;
     gap: 4px 16px;
-    margin-bottom: 18px;
+    margin-bottom: 14px;
   }
   & > header > :last-child {
     margin-left: auto;
@@ -30,22 +30,38 @@ const Main = styled.main<{ $wide: boolean }>`
     margin-bottom: 28px;
   }
   @media (max-width: 800px) {
-    padding: 14px 14px 60px;
+    padding: 14px 14px 40px;
   }
 `;
 
-/** A page beside the stations. */
-export function Page(props: { title: string; wide?: boolean; back?: boolean; children: ReactNode }) {
+/** Widths of pages, px: a form, a list, two columns. */
+export const NARROW = 440;
+export const LIST = 900;
+export const WIDE = 1180;
+
+/** A page beside the stations: its title, what it is for, and the ways on. */
+export function Page(props: {
+  title: string;
+  told?: string;
+  widest?: number;
+  /** The way back to the cars. */
+  back?: boolean;
+  /** Other ways on. */
+  actions?: ReactNode;
+  children: ReactNode;
+}) {
   const navigate = useNavigate();
   const { themeName, setTheme } = usePreferences();
   return (
-    <Main $wide={props.wide === true}>
+    <Main $widest={props.widest ?? NARROW}>
       <header>
         <h1>{props.title}</h1>
+        {props.told && <Muted>{props.told}</Muted>}
         <Row>
           <Button onPress={() => setTheme(themeName === 'light' ? 'dark' : 'light')}>
             {themeName === 'light' ? 'Dark theme' : 'Light theme'}
           </Button>
+          {props.actions}
           {props.back && <Button onPress={() => void navigate('/')}>Back to the cars</Button>}
         </Row>
       </header>
