@@ -1,7 +1,7 @@
 package isotherm.server.contract;
 
+import isotherm.server.contract.RecordShape.Field;
 import java.lang.reflect.ParameterizedType;
-import java.lang.reflect.RecordComponent;
 import java.lang.reflect.Type;
 import java.math.BigDecimal;
 import java.util.ArrayList;
@@ -23,6 +23,7 @@ public final class DocumentReader {
             .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
             .build();
     private static final int SHOWN_LENGTH = 60;
+    private static final char DELETE = 0x7F;
     /** What neither the database nor a drawing can hold: control characters but for tabs and line ends, halves of characters. */
     private static final Pattern UNWRITABLE = Pattern.compile(
             "[\\x00-\\x08\\x0B\\x0C\\x0E-\\x1F\\x7F\\uFFFE\\uFFFF]|[\\uD800-\\uDBFF](?![\\uDC00-\\uDFFF])|(?<![\\uD800-\\uDBFF])[\\uDC00-\\uDFFF]");
@@ -65,47 +66,42 @@ public final class DocumentReader {
             wrong(path, node, "An object is expected here");
             return null;
         }
-        RecordComponent[] components = type.getRecordComponents();
-        List<String> names =
-                Arrays.stream(components).map(RecordComponent::getName).toList();
+        RecordShape shape = RecordShape.of(type);
         for (Iterator<String> it = node.propertyNames().iterator(); it.hasNext(); ) {
             String name = it.next();
-            if (!names.contains(name)) {
+            if (!shape.names().contains(name)) {
                 wrong(
                         path + "/" + escape(name),
                         node.get(name),
-                        "This field is not known here; known are " + String.join(", ", names));
+                        "This field is not known here; known are "
+                                + shape.fields().stream().map(Field::name).collect(Collectors.joining(", ")));
             }
         }
         int before = problems.size();
-        Object[] values = new Object[components.length];
-        Class<?>[] types = new Class<?>[components.length];
-        for (int i = 0; i < components.length; i++) {
-            RecordComponent c = components[i];
-            types[i] = c.getType();
-            JsonNode child = node.get(c.getName());
-            String childPath = path + "/" + c.getName();
+        Object[] values = new Object[shape.fields().size()];
+        for (int i = 0; i < values.length; i++) {
+            Field c = shape.fields().get(i);
+            JsonNode child = node.get(c.name());
+            String childPath = path + "/" + c.name();
             if (child == null || child.isNull()) {
-                if (!c.isAnnotationPresent(Missing.class)) {
+                if (c.missing() == null) {
                     missing(childPath, c);
                 }
             } else {
-                values[i] = value(child, c.getType(), c.getGenericType(), c, childPath);
+                values[i] = value(child, c.type(), c.generic(), c, childPath);
             }
         }
         if (problems.size() > before) {
             return null;
         }
         try {
-            var constructor = type.getDeclaredConstructor(types);
-            constructor.setAccessible(true);
-            return constructor.newInstance(values);
+            return shape.constructor().newInstance(values);
         } catch (ReflectiveOperationException e) {
             throw new IllegalStateException("Cannot build " + type, e);
         }
     }
 
-    private Object value(JsonNode node, Class<?> type, Type generic, RecordComponent c, String path) {
+    private Object value(JsonNode node, Class<?> type, Type generic, Field c, String path) {
         if (type == Double.class || type == double.class) {
             return number(node, c, path);
         }
@@ -135,11 +131,11 @@ public final class DocumentReader {
         return object(node, type, path);
     }
 
-    private Object list(JsonNode node, Class<?> element, RecordComponent c, String path) {
+    private Object list(JsonNode node, Class<?> element, Field c, String path) {
         if (!node.isArray()) {
             return wrong(path, node, "A list is expected here");
         }
-        Text text = c.getAnnotation(Text.class);
+        Text text = c.text();
         if (text != null && (node.size() < text.min() || node.size() > text.max())) {
             return wrong(
                     path,
@@ -156,8 +152,8 @@ public final class DocumentReader {
         return values;
     }
 
-    private Object map(JsonNode node, Class<?> element, RecordComponent c, String path) {
-        Text text = c.getAnnotation(Text.class);
+    private Object map(JsonNode node, Class<?> element, Field c, String path) {
+        Text text = c.text();
         if (!node.isObject() || text != null && node.size() > text.max()) {
             return wrong(
                     path,
@@ -174,24 +170,24 @@ public final class DocumentReader {
         return values;
     }
 
-    private Object number(JsonNode node, RecordComponent c, String path) {
+    private Object number(JsonNode node, Field c, String path) {
         if (!node.isNumber()) {
             return wrong(path, node, "A number is expected here" + unitWords(c));
         }
         double value = value(node);
-        Quantity q = c.getAnnotation(Quantity.class);
+        Quantity q = c.quantity();
         if (q != null && !(value >= q.min() && value <= q.max())) {
             return outside(path, node, value, q);
         }
         return Double.isFinite(value) ? value : wrong(path, node, "A smaller number is expected here" + unitWords(c));
     }
 
-    private Object whole(JsonNode node, RecordComponent c, String path) {
+    private Object whole(JsonNode node, Field c, String path) {
         double value = node.isNumber() ? value(node) : Double.NaN;
         if (!node.isNumber() || value != Math.rint(value)) {
             return wrong(path, node, "A whole number is expected here" + unitWords(c));
         }
-        Quantity q = c.getAnnotation(Quantity.class);
+        Quantity q = c.quantity();
         if (q != null && !(value >= q.min() && value <= q.max())) {
             return outside(path, node, value, q);
         }
@@ -206,19 +202,24 @@ public final class DocumentReader {
         return Math.abs(value) < Double.MIN_NORMAL ? 0 : value;
     }
 
-    private Object text(JsonNode node, RecordComponent c, String path) {
+    private Object text(JsonNode node, Field c, String path) {
         if (!node.isString()) {
             return wrong(path, node, "A text is expected here");
         }
         String value = node.stringValue();
-        Text text = c.getAnnotation(Text.class);
+        Text text = c.text();
         if (text != null && (value.strip().length() < text.min() || value.length() > text.max())) {
             return wrong(path, node, "A text of " + text.min() + " to " + text.max() + " characters is expected here");
         }
-        if (UNWRITABLE.matcher(value).find()) {
+        if (!plain(value) && UNWRITABLE.matcher(value).find()) {
             return wrong(path, node, "A text without control characters is expected here");
         }
         return value;
+    }
+
+    /** Most texts have nothing in them that would need a second look. */
+    private static boolean plain(String value) {
+        return value.chars().allMatch(c -> c >= ' ' && c < DELETE);
     }
 
     private Object choice(JsonNode node, Class<?> type, String path) {
@@ -251,10 +252,10 @@ public final class DocumentReader {
         return null;
     }
 
-    private void missing(String path, RecordComponent c) {
-        Quantity q = c.getAnnotation(Quantity.class);
-        Text t = c.getAnnotation(Text.class);
-        String what = q != null ? q.value() : t != null ? t.value() : c.getName();
+    private void missing(String path, Field c) {
+        Quantity q = c.quantity();
+        Text t = c.text();
+        String what = q != null ? q.value() : t != null ? t.value() : c.name();
         String range = q == null
                 ? ""
                 : ", " + number(q.min()) + " to " + number(q.max()) + (q.unit().isEmpty() ? "" : " " + q.unit());
@@ -272,8 +273,8 @@ public final class DocumentReader {
         return null;
     }
 
-    private static String unitWords(RecordComponent c) {
-        Quantity q = c.getAnnotation(Quantity.class);
+    private static String unitWords(Field c) {
+        Quantity q = c.quantity();
         return q == null || q.unit().isEmpty() ? "" : ", in " + q.unit();
     }
 
