@@ -61,7 +61,7 @@ public record ClimbDuty(List<Slope> slopes, double speed, Trailer trailer, doubl
     }
 
     @Override
-    public DemandTrace demand(Vehicle vehicle, Engine rated) {
+    public DemandTrace drive(Vehicle vehicle, Engine rated) {
         Engine engine = rated.in(weather.pressure(), weather.ambientK());
         DemandBuilder builder = new DemandBuilder();
         double density = Air.density(weather.ambientK(), weather.pressure());

@@ -34,7 +34,7 @@ public record CruiseDuty(double speed, double duration, boolean coldStart, Weath
     }
 
     @Override
-    public DemandTrace demand(Vehicle vehicle, Engine rated) {
+    public DemandTrace drive(Vehicle vehicle, Engine rated) {
         Engine engine = rated.in(weather.pressure(), weather.ambientK());
         double density = Air.density(weather.ambientK(), weather.pressure());
         double power = Math.min(vehicle.brakePower(speed, 0, 0, 0, 0, density), engine.power());

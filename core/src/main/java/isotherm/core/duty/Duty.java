@@ -15,7 +15,18 @@ public sealed interface Duty permits TrackDuty, ClimbDuty, CruiseDuty, SoakDuty,
      * @param engine its engine
      * @return speed, engine speed and brake power over time
      */
-    DemandTrace demand(Vehicle vehicle, Engine engine);
+    default DemandTrace demand(Vehicle vehicle, Engine engine) {
+        return Demands.of(this, vehicle, engine);
+    }
+
+    /**
+     * The same, worked out anew.
+     *
+     * @param vehicle the car
+     * @param engine its engine
+     * @return speed, engine speed and brake power over time
+     */
+    DemandTrace drive(Vehicle vehicle, Engine engine);
 
     /** @return the temperatures that it starts from; warmed up and not yet worked unless the duty says otherwise */
     default Start start() {

@@ -90,7 +90,7 @@ public record LogDuty(
     }
 
     @Override
-    public DemandTrace demand(Vehicle vehicle, Engine rated) {
+    public DemandTrace drive(Vehicle vehicle, Engine rated) {
         Engine engine = rated.in(weather.pressure(), weather.ambientK());
         double density = Air.density(weather.ambientK(), weather.pressure());
         double cell = DemandBuilder.CELL;

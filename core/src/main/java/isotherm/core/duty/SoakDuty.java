@@ -17,7 +17,7 @@ public record SoakDuty(double idleSeconds, double offSeconds, Start start, Weath
     }
 
     @Override
-    public DemandTrace demand(Vehicle vehicle, Engine engine) {
+    public DemandTrace drive(Vehicle vehicle, Engine engine) {
         DemandBuilder builder = new DemandBuilder();
         if (idleSeconds > 0) {
             builder.phase("idle", DemandTrace.Kind.PIT);

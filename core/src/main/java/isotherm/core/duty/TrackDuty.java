@@ -51,7 +51,7 @@ public record TrackDuty(List<Stretch> lap, Plan plan, Weather weather) implement
     }
 
     @Override
-    public DemandTrace demand(Vehicle vehicle, Engine rated) {
+    public DemandTrace drive(Vehicle vehicle, Engine rated) {
         Engine engine = rated.in(weather.pressure(), weather.ambientK());
         DemandBuilder builder = new DemandBuilder();
         List<Moment> out = drive(vehicle, engine, OUT_LAP_PACE);

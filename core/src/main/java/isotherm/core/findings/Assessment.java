@@ -139,12 +139,25 @@ public record Assessment(
      * @return a cold start into a cool day's road
      */
     public static Session road(Car car, Duty duty, Design design) {
-        CruiseDuty cruise = new CruiseDuty(
+        return Simulator.run(car, road(duty), design);
+    }
+
+    /**
+     * @param car the car
+     * @param duty the duty, for the height above sea level
+     * @param design the design
+     * @return time on that road until the oil may be loaded, s; infinite when it never gets so warm
+     */
+    public static double warmUp(Car car, Duty duty, Design design) {
+        return Simulator.timeTo(car, road(duty), design, Thresholds.WARM_K);
+    }
+
+    private static Duty road(Duty duty) {
+        return new CruiseDuty(
                 ROAD_SPEED,
                 ROAD_DURATION,
                 true,
                 new Weather(ROAD_AMBIENT_K, duty.weather().altitude()));
-        return Simulator.run(car, cruise, design);
     }
 
     /** @return oil temperature at the end of the cold-road check, K */

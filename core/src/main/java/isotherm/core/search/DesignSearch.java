@@ -248,7 +248,6 @@ public final class DesignSearch {
 
         Candidate run(CorePart part, Design design) {
             Session s = Simulator.run(car, duty, demand, design);
-            Session cold = Simulator.run(car, coldRoad, design);
             Design.Cooler c = design.cooler().orElseThrow();
             return new Candidate(
                     part,
@@ -256,7 +255,7 @@ public final class DesignSearch {
                     s.peak(),
                     PressureCheck.loopLoss(car, design, s.peak()),
                     Math.max(0, s.peakCoolant() - bareCoolant),
-                    cold.timeTo(WARM_ENOUGH_K),
+                    Simulator.timeTo(car, coldRoad, design, WARM_ENOUGH_K),
                     part.price(),
                     c.core().mass() + c.core().holdUp() * car.oil().density15());
         }

@@ -6,10 +6,11 @@ import isotherm.core.airflow.Radiator;
 import isotherm.core.exchanger.CoreModel;
 import isotherm.core.fluid.Air;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the air does at each road speed of a session, with each fan off or on: solved on a grid of speeds, then laid out
- * cell by cell.
+ * cell by cell. Not for two threads at once.
  */
 final class AirTable {
     /** Values a cell: air capacity rate, air conductance, radiator behind the core, radiator beside it. */
@@ -21,7 +22,12 @@ final class AirTable {
     static final int OPEN = 3;
 
     private static final int NODES = 18;
-    private final double[][] cells = new double[4][];
+    /** Without and with the core's own fan, then the same with the radiator's; worked out when it is first asked for. */
+    private final double[] @Nullable [] cells = new double[4][];
+
+    private final double[] speed;
+    private final double top;
+    private final boolean ownFan;
     private final Optional<AirNetwork> network;
     private final Optional<CoreModel> core;
     private final Radiator radiator;
@@ -41,29 +47,38 @@ final class AirTable {
         this.radiator = radiator;
         this.ambientK = ambientK;
         this.pascal = pascal;
-        double top = 1;
+        this.ownFan = ownFan;
+        this.speed = speed;
+        double fastest = 1;
         for (double v : speed) {
-            top = Math.max(top, v);
+            fastest = Math.max(fastest, v);
         }
-        boolean radiatorFan = radiator.fanPressure() > 0;
-        for (int own = 0; own < 2; own++) {
-            if (own == 1 && !ownFan) {
-                cells[1] = cells[0];
-                cells[3] = cells[2];
-                continue;
-            }
-            double[] idle = new double[NODES * VALUES];
-            double[] driven = new double[NODES * VALUES];
-            for (int i = 0; i < NODES; i++) {
-                double v = top * i / (NODES - 1);
-                solve(idle, i, v, own == 1, false);
-                if (radiatorFan) {
-                    solve(driven, i, v, own == 1, true);
-                }
-            }
-            cells[own] = lay(speed, top, idle);
-            cells[own + 2] = radiatorFan ? lay(speed, top, driven) : cells[own];
+        this.top = fastest;
+    }
+
+    /** What the air does in every cell with the fans off or on. */
+    private double[] solved(int own, boolean radiatorFan) {
+        if (own == 1 && !ownFan) {
+            return cells(0, radiatorFan);
         }
+        if (radiatorFan && radiator.fanPressure() <= 0) {
+            return cells(own, false);
+        }
+        double[] grid = new double[NODES * VALUES];
+        for (int i = 0; i < NODES; i++) {
+            solve(grid, i, top * i / (NODES - 1), own == 1, radiatorFan);
+        }
+        return lay(grid);
+    }
+
+    private double[] cells(int own, boolean radiatorFan) {
+        int which = radiatorFan ? own + 2 : own;
+        double[] known = cells[which];
+        if (known == null) {
+            known = solved(own, radiatorFan);
+            cells[which] = known;
+        }
+        return known;
     }
 
     /** Fills one node. */
@@ -86,7 +101,7 @@ final class AirTable {
         }
     }
 
-    private static double[] lay(double[] speed, double top, double[] grid) {
+    private double[] lay(double[] grid) {
         double[] laid = new double[speed.length * VALUES];
         for (int c = 0; c < speed.length; c++) {
             double at = Math.min(speed[c] / top * (NODES - 1), NODES - 1.000001);
@@ -101,19 +116,13 @@ final class AirTable {
     }
 
     /**
-     * @param air values of all cells, without and with the core's own fan, then the same with the radiator's
      * @param own 1 with the core's own fan, 0 without
      * @param assist how far the radiator's fan helps, 0 to 1
-     * @param index which value
+     * @param index cell times {@link #VALUES} and which value
      * @return the value with that much of the radiator's fan
      */
-    static double blend(double[][] air, int own, double assist, int index) {
-        double off = air[own][index];
-        return assist == 0 ? off : off + assist * (air[own + 2][index] - off);
-    }
-
-    /** Values of all cells for one state of the fans. */
-    double[] cells(boolean ownFan, boolean radiatorFan) {
-        return cells[(ownFan ? 1 : 0) + (radiatorFan ? 2 : 0)];
+    double at(int own, double assist, int index) {
+        double off = cells(own, false)[index];
+        return assist == 0 ? off : off + assist * (cells(own, true)[index] - off);
     }
 }

@@ -3,9 +3,11 @@ package isotherm.core.simulate;
 import isotherm.core.exchanger.CoreModel;
 import isotherm.core.exchanger.OilState;
 import isotherm.core.fluid.Oil;
+import java.util.Arrays;
 
 /**
- * One core's heat at any operating point of a session, from a table of its oil-side conductance.
+ * One core's heat at any operating point of a session, from a table of its oil-side conductance. Not for two threads
+ * at once.
  *
  * <p>The same equations as {@link CoreModel#rate}, with the mean and wall temperatures taken from the state of the session
  * in place of an iteration; in steady state the two agree (a test holds them to 1 %).
@@ -20,7 +22,11 @@ final class CoolerTable {
     private static final double STEP = 10;
     private static final int NODES = 22;
 
+    /** By temperature and flow; worked out when it is first asked for. */
     private final double[] conductance = new double[FLOWS * NODES];
+
+    private final CoreModel core;
+    private final Oil fluid;
     private final OilTable oil;
     private final int passes;
     private final double openShare;
@@ -31,13 +37,9 @@ final class CoolerTable {
         this.passes = core.core().passes();
         this.openShare = openShare;
         this.efficacy = efficacy;
-        for (int t = 0; t < NODES; t++) {
-            OilState state = OilState.of(fluid, LOW_K + t * STEP);
-            for (int m = 1; m < FLOWS; m++) {
-                double root = m * FLOW_STEP;
-                conductance[t * FLOWS + m] = core.oilConductance(root * root, state);
-            }
-        }
+        this.core = core;
+        this.fluid = fluid;
+        Arrays.fill(conductance, Double.NaN);
     }
 
     private double conductance(double massFlow, double kelvin) {
@@ -47,9 +49,22 @@ final class CoolerTable {
         int t = (int) tAt;
         double mf = mAt - m;
         int i = t * FLOWS + m;
-        double low = conductance[i] + mf * (conductance[i + 1] - conductance[i]);
-        double high = conductance[i + FLOWS] + mf * (conductance[i + FLOWS + 1] - conductance[i + FLOWS]);
+        double low = node(i) + mf * (node(i + 1) - node(i));
+        double high = node(i + FLOWS) + mf * (node(i + FLOWS + 1) - node(i + FLOWS));
         return low + (tAt - t) * (high - low);
+    }
+
+    private double node(int i) {
+        double value = conductance[i];
+        return Double.isNaN(value) ? fill(i) : value;
+    }
+
+    private double fill(int i) {
+        double root = i % FLOWS * FLOW_STEP;
+        conductance[i] = root == 0
+                ? 0
+                : core.oilConductance(root * root, OilState.of(fluid, LOW_K + (double) (i / FLOWS) * STEP));
+        return conductance[i];
     }
 
     /**

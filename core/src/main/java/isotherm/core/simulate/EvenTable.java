@@ -1,19 +1,62 @@
 package isotherm.core.simulate;
 
-/** Values at evenly spaced arguments, linear between them and level beyond them. */
+import java.util.Arrays;
+import java.util.function.DoubleUnaryOperator;
+
+/**
+ * Values at evenly spaced arguments, linear between them and level beyond them; each worked out when it is first asked for. Not
+ * for two threads at once unless it is {@link #filled}.
+ */
 final class EvenTable {
-    private EvenTable() {}
+    private final double low;
+    private final double perStep;
+    private final double step;
+    private final double last;
+    private final double[] values;
+    private final DoubleUnaryOperator relation;
 
     /**
-     * @param values at low, low + step and so on, two or more
-     * @param low argument of the first
+     * @param low first argument
      * @param step from one argument to the next, above 0
-     * @param x where
-     * @return the value there, in their unit
+     * @param nodes number of arguments, two or more
+     * @param relation what is tabulated
      */
-    static double at(double[] values, double low, double step, double x) {
-        double at = Math.max(0, Math.min(values.length - 1.000001, (x - low) / step));
+    EvenTable(double low, double step, int nodes, DoubleUnaryOperator relation) {
+        this.low = low;
+        this.step = step;
+        this.perStep = 1 / step;
+        this.last = nodes - 1.000001;
+        this.values = new double[nodes];
+        this.relation = relation;
+        Arrays.fill(values, Double.NaN);
+    }
+
+    /** @return this table with every value worked out: from then on for any number of threads */
+    EvenTable filled() {
+        for (int i = 0; i < values.length; i++) {
+            node(i);
+        }
+        return this;
+    }
+
+    /**
+     * @param x where
+     * @return the value there, in the relation's unit
+     */
+    double at(double x) {
+        double at = Math.max(0, Math.min(last, (x - low) * perStep));
         int i = (int) at;
-        return values[i] + (at - i) * (values[i + 1] - values[i]);
+        double here = node(i);
+        return here + (at - i) * (node(i + 1) - here);
+    }
+
+    private double node(int i) {
+        double value = values[i];
+        return Double.isNaN(value) ? fill(i) : value;
+    }
+
+    private double fill(int i) {
+        values[i] = relation.applyAsDouble(low + i * step);
+        return values[i];
     }
 }

@@ -3,8 +3,11 @@ package isotherm.core.simulate;
 import isotherm.core.fluid.Oil;
 import isotherm.core.fluid.Units;
 import isotherm.core.heat.HeatSchool;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
 
-/** An oil's properties prepared for millions of look-ups: viscosity on a grid, the linear ones in closed form. */
+/** An oil's properties prepared for millions of look-ups: viscosity on a grid, the linear ones in closed form. Not for two threads at once. */
 final class OilTable {
     static final double LOW_K = 223.15;
     static final double STEP = 2;
@@ -13,9 +16,29 @@ final class OilTable {
     /** Exponent of the wall correction after Sieder and Tate (1936). */
     static final double SIEDER_TATE = 0.14;
 
-    private final double[] viscosity = new double[NODES];
-    private final double[] wallPower = new double[NODES];
-    private final double[] shear = new double[NODES];
+    /** What flow asks of an oil: the same for every session with it, and the dearest of its figures. */
+    private record Flow(EvenTable viscosity, EvenTable wallPower) {
+        private static final int KEPT = 32;
+        private static final Map<Oil, Flow> LAST = Collections.synchronizedMap(new LinkedHashMap<>(KEPT, 0.75f, true) {
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<Oil, Flow> eldest) {
+                return size() > KEPT;
+            }
+        });
+
+        static Flow of(Oil oil) {
+            return LAST.computeIfAbsent(oil, o -> {
+                EvenTable viscosity = new EvenTable(LOW_K, STEP, NODES, o::dynamicViscosity).filled();
+                return new Flow(
+                        viscosity,
+                        new EvenTable(LOW_K, STEP, NODES, t -> Math.pow(viscosity.at(t), SIEDER_TATE)).filled());
+            });
+        }
+    }
+
+    private final EvenTable viscosity;
+    private final EvenTable wallPower;
+    private final EvenTable shear;
     private final double cp0;
     private final double cp1;
     private final double rho0;
@@ -26,12 +49,14 @@ final class OilTable {
      * @param shearExponent exponent of shear heat on kinematic viscosity
      */
     OilTable(Oil oil, double shearExponent) {
-        for (int i = 0; i < NODES; i++) {
-            viscosity[i] = oil.dynamicViscosity(LOW_K + i * STEP);
-            wallPower[i] = Math.pow(viscosity[i], SIEDER_TATE);
-            shear[i] = Math.pow(
-                    viscosity[i] / oil.density(LOW_K + i * STEP) / HeatSchool.REFERENCE_VISCOSITY, shearExponent);
-        }
+        Flow flow = Flow.of(oil);
+        viscosity = flow.viscosity();
+        wallPower = flow.wallPower();
+        shear = new EvenTable(
+                LOW_K,
+                STEP,
+                NODES,
+                t -> Math.pow(viscosity.at(t) / oil.density(t) / HeatSchool.REFERENCE_VISCOSITY, shearExponent));
         cp0 = oil.specificHeat(Units.ZERO_CELSIUS);
         cp1 = oil.specificHeat(Units.ZERO_CELSIUS + 1) - cp0;
         rho0 = oil.density(Units.ZERO_CELSIUS);
@@ -40,17 +65,17 @@ final class OilTable {
 
     /** Dynamic viscosity, Pa·s. */
     double viscosity(double kelvin) {
-        return EvenTable.at(viscosity, LOW_K, STEP, kelvin);
+        return viscosity.at(kelvin);
     }
 
     /** Dynamic viscosity to the power of the wall correction. */
     double wallPower(double kelvin) {
-        return EvenTable.at(wallPower, LOW_K, STEP, kelvin);
+        return wallPower.at(kelvin);
     }
 
     /** Shear heat over that at the schools' reference viscosity. */
     double shear(double kelvin) {
-        return EvenTable.at(shear, LOW_K, STEP, kelvin);
+        return shear.at(kelvin);
     }
 
     /** J/(kg·K). */

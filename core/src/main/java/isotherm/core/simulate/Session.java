@@ -3,6 +3,8 @@ package isotherm.core.simulate;
 import isotherm.core.car.Car;
 import isotherm.core.duty.DemandTrace;
 import java.util.Arrays;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A session as it went: traces at the end of each cell, and figures of merit. The arrays are shared, not copied: do not
@@ -14,7 +16,8 @@ public final class Session {
     private final double[] returned;
     private final double[] coolant;
     private final double[] lift;
-    private final double[] pressure;
+    private final Supplier<double[]> pressureAt;
+    private double @Nullable [] pressure;
     private final double[] share;
     private final boolean[] fan;
     private final Balance balance;
@@ -28,7 +31,7 @@ public final class Session {
             double[] returned,
             double[] coolant,
             double[] lift,
-            double[] pressure,
+            Supplier<double[]> pressureAt,
             double[] share,
             boolean[] fan,
             Balance balance,
@@ -39,7 +42,7 @@ public final class Session {
         this.returned = returned;
         this.coolant = coolant;
         this.lift = lift;
-        this.pressure = pressure;
+        this.pressureAt = pressureAt;
         this.share = share;
         this.fan = fan;
         this.balance = balance;
@@ -91,9 +94,14 @@ public final class Session {
         return lift;
     }
 
-    /** @return gallery pressure above ambient, Pa, at the end of each cell */
-    public double[] pressure() {
-        return pressure;
+    /** @return gallery pressure above ambient, Pa, at the end of each cell; worked out when it is first asked for */
+    public synchronized double[] pressure() {
+        double[] known = pressure;
+        if (known == null) {
+            known = pressureAt.get();
+            pressure = known;
+        }
+        return known;
     }
 
     /** @return whether the core's own fan runs, at the end of each cell */

@@ -14,6 +14,7 @@ import isotherm.core.fluid.Units;
 import isotherm.core.heat.HeatSchool;
 import isotherm.core.hydraulics.CoolerLoop;
 import isotherm.core.hydraulics.OilThermostat;
+import java.util.Arrays;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -23,7 +24,8 @@ import org.jspecify.annotations.Nullable;
  * <p>States: temperature of the oil in the engine, of the oil leaving the cooler, lift of the thermostat, temperature of
  * the coolant; then the running integrals of every heat flow, so that the energy balance is integrated along. The
  * thermostat's hysteresis is a play operator (the lift holds still between its warming and its cooling curve), which keeps
- * the right-hand side continuous. Only the core's own fan is switched from outside, between steps.
+ * the right-hand side continuous. Only the core's own fan is switched from outside, between steps. One thread at a time: its
+ * tables fill themselves as they are looked into.
  */
 public final class SessionEquations {
     /** Oil in sump and engine, K. */
@@ -44,6 +46,8 @@ public final class SessionEquations {
     public static final int HEAT_FACTORY = 7;
     /** Heat given to the air by the cooler so far, J. */
     public static final int HEAT_COOLER = 8;
+    /** The states before this one act on the others; the rest are sums. */
+    static final int ACTING = 4;
     /** Number of states. */
     public static final int STATES = 9;
 
@@ -51,6 +55,9 @@ public final class SessionEquations {
     public static final double RADIATOR_FAN_FROM = Units.ZERO_CELSIUS + 95;
 
     private static final double RADIATOR_FAN_SPAN = 5;
+    /** A change from one cell to the next by more than this share is a jump. */
+    private static final double JUMP = 0.15;
+
     /** Specific heat of a core's aluminium, J/(kg·K). */
     static final double METAL = 900;
 
@@ -78,17 +85,23 @@ public final class SessionEquations {
     /** A core through which the oil goes before, null without one. */
     private final @Nullable UpstreamCooling upstream;
 
-    private final double[][] air = new double[4][];
+    private final AirTable air;
     private final double[] heatIn;
     private final double[] coolantIn;
     private final double[] sump;
     private final double[] delivered;
+    private final double mostPower;
+    private final double mostSpeed;
     private final double reliefPressure;
     private final double bearing;
     private final double[] shear;
-    private final LoopLoss toCore = new LoopLoss();
-    private final LoopLoss inCore = new LoopLoss();
-    private final LoopLoss fromCore = new LoopLoss();
+    private final @Nullable LoopLoss toCore;
+    private final @Nullable LoopLoss inCore;
+    private final @Nullable LoopLoss fromCore;
+    /** Of the loop as it was last looked at, Pa per m³/s and per (m³/s)². */
+    private double loopLinear;
+
+    private double loopQuadratic;
 
     /**
      * @param car the car
@@ -137,7 +150,7 @@ public final class SessionEquations {
                 .orElse(null);
         this.returnMetal =
                 core.map(c -> c.core().mass() * METAL).orElse(0.0) + (upstream == null ? 0 : upstream.metal());
-        AirTable table = new AirTable(
+        this.air = new AirTable(
                 demand.speed(),
                 fitted.flatMap(c -> c.airway().fan()).isPresent(),
                 network,
@@ -145,9 +158,6 @@ public final class SessionEquations {
                 car.radiator(design),
                 ambientK,
                 pascal);
-        for (int fans = 0; fans < 4; fans++) {
-            air[fans] = table.cells((fans & 1) != 0, (fans & 2) != 0);
-        }
         int n = demand.cells();
         this.heatIn = new double[n];
         this.shear = new double[n];
@@ -165,12 +175,15 @@ public final class SessionEquations {
             sump[i] = losses.still() + losses.moving() * Math.pow(demand.speed()[i], 0.8);
             delivered[i] = car.pump().flow(rpm);
         }
+        this.mostPower = Arrays.stream(demand.brakePower()).max().orElse(0);
+        this.mostSpeed = Arrays.stream(demand.speed()).max().orElse(0);
         double largest = car.pump().flow(car.engine().maxRpm());
-        fitted.ifPresent(c -> {
-            toCore.fit(fluid, largest, c.loop()::toCore);
-            inCore.fit(fluid, largest, core.get()::oilPressureDrop);
-            fromCore.fit(fluid, largest, c.loop().back()::pressureDrop);
-        });
+        this.toCore =
+                fitted.map(c -> new LoopLoss(fluid, largest, c.loop()::toCore)).orElse(null);
+        this.inCore =
+                core.map(c -> new LoopLoss(fluid, largest, c::oilPressureDrop)).orElse(null);
+        this.fromCore = fitted.map(c -> new LoopLoss(fluid, largest, c.loop().back()::pressureDrop))
+                .orElse(null);
     }
 
     /** @return the demand that is driven */
@@ -178,15 +191,28 @@ public final class SessionEquations {
         return demand;
     }
 
-    /** Volume flow through the engine, m³/s. */
+    /** Whether something else is asked for in this cell than in the one before: by the demand alone, whatever the car. */
+    boolean jumps(int cell) {
+        return cell == 0
+                || Math.abs(demand.brakePower()[cell] - demand.brakePower()[cell - 1]) > JUMP * mostPower
+                || Math.abs(demand.rpm()[cell] - demand.rpm()[cell - 1]) > JUMP * demand.rpm()[cell - 1]
+                || Math.abs(demand.speed()[cell] - demand.speed()[cell - 1]) > JUMP * mostSpeed;
+    }
+
+    /** Volume flow through the engine, m³/s; that through the cooler is then {@link #coolerFlow}. */
     double engineFlow(int cell, double oilK, double returnK, double share) {
         double q = delivered[cell];
         double engine = bearing * oil.viscosity(oilK);
         double a = engine;
         double b = 0;
-        if (cooled && share > 0) {
-            a += share * loopLinear(oilK, returnK);
-            b = share * share * loopQuadratic(oilK, returnK);
+        if (toCore != null && inCore != null && fromCore != null && share > 0) {
+            double to = LoopLoss.place(oilK);
+            double in = LoopLoss.place(CoolerLoop.LoopOil.film(oilK, returnK, ambientK));
+            double from = LoopLoss.place(returnK);
+            loopLinear = toCore.linear(to) + inCore.linear(in) + fromCore.linear(from);
+            loopQuadratic = toCore.quadratic(to) + inCore.quadratic(in) + fromCore.quadratic(from);
+            a += share * loopLinear;
+            b = share * share * loopQuadratic;
         }
         if ((a + b * q) * q > reliefPressure) {
             q = positiveRoot(a, b, reliefPressure);
@@ -198,22 +224,11 @@ public final class SessionEquations {
     }
 
     /** Volume flow through the cooler, m³/s: what its by-pass valve leaves of the share of the engine's. */
-    private double coolerFlow(double flow, double oilK, double returnK, double share) {
+    private double coolerFlow(double flow, double share) {
         double q = share * flow;
-        if (bypass == Double.POSITIVE_INFINITY || q <= 0) {
-            return q;
-        }
-        return Math.min(q, positiveRoot(loopLinear(oilK, returnK), loopQuadratic(oilK, returnK), bypass));
-    }
-
-    private double loopLinear(double oilK, double returnK) {
-        double filmK = CoolerLoop.LoopOil.film(oilK, returnK, ambientK);
-        return toCore.linear(oilK) + inCore.linear(filmK) + fromCore.linear(returnK);
-    }
-
-    private double loopQuadratic(double oilK, double returnK) {
-        double filmK = CoolerLoop.LoopOil.film(oilK, returnK, ambientK);
-        return toCore.quadratic(oilK) + inCore.quadratic(filmK) + fromCore.quadratic(returnK);
+        return bypass == Double.POSITIVE_INFINITY || q <= 0
+                ? q
+                : Math.min(q, positiveRoot(loopLinear, loopQuadratic, bypass));
     }
 
     /** The flow whose a·q + b·q² is so much. */
@@ -234,9 +249,13 @@ public final class SessionEquations {
         return controlled != null ? leak + (1 - leak) * lift : 1;
     }
 
-    /** Gallery pressure above ambient, Pa. */
-    double galleryPressure(int cell, double[] y) {
-        return bearing * oil.viscosity(y[OIL]) * engineFlow(cell, y[OIL], y[RETURN], share(y[LIFT]));
+    /** Gallery pressure above ambient, Pa, in each cell, from the temperatures and lifts there. */
+    double[] galleryPressures(double[] oilK, double[] returnK, double[] lift) {
+        double[] pressure = new double[oilK.length];
+        for (int i = 0; i < pressure.length; i++) {
+            pressure[i] = bearing * oil.viscosity(oilK[i]) * engineFlow(i, oilK[i], returnK[i], share(lift[i]));
+        }
+        return pressure;
     }
 
     /** Heat into the oil, W: that of shear falls as the oil thins. */
@@ -263,22 +282,22 @@ public final class SessionEquations {
         double assist = Math.max(0, Math.min(1, (coolantK - RADIATOR_FAN_FROM) / RADIATOR_FAN_SPAN));
         int own = fanOn ? 1 : 0;
         int at = cell * AirTable.VALUES;
-        double coveredK = AirTable.blend(air, own, assist, at + AirTable.COVERED);
-        double openK = AirTable.blend(air, own, assist, at + AirTable.OPEN);
+        double coveredK = air.at(own, assist, at + AirTable.COVERED);
+        double openK = air.at(own, assist, at + AirTable.OPEN);
         double valve = coolant.valve(coolantK);
 
         double cooling = 0;
         double carried = 0;
         double radiatorInK = ambientK;
         if (cooler != null) {
-            double airRate = AirTable.blend(air, own, assist, at + AirTable.CORE_RATE);
-            double conductance = AirTable.blend(air, own, assist, at + AirTable.CORE_CONDUCTANCE);
+            double airRate = air.at(own, assist, at + AirTable.CORE_RATE);
+            double conductance = air.at(own, assist, at + AirTable.CORE_CONDUCTANCE);
             double airInK = ambientK + (airway == null ? 0 : airway.warmedAhead(airRate));
             radiatorInK = airInK;
             if (stream == Place.Stream.BEHIND_RADIATOR && airRate > 0) {
                 airInK += valve * coveredK * (coolantK - ambientK) / airRate;
             }
-            double mass = rho * coolerFlow(flow, oilK, returnK, share);
+            double mass = rho * coolerFlow(flow, share);
             double before = 0;
             double inK = oilK;
             if (upstream != null && mass > 1e-9) {

@@ -11,8 +11,8 @@ import java.util.concurrent.CancellationException;
 
 /** Runs a car with a design through a duty. */
 public final class Simulator {
-    /** Longest step over the fastest time constant; the method is stable to 2 and accurate well below. */
-    private static final double STEP_LIMIT = 1.2;
+    /** Longest step over the fastest time constant; the method is stable to 1 and accurate well below. */
+    private static final double STEP_LIMIT = 0.8;
 
     /** Cells, less one, between two looks at whether the session is still wanted; a power of two. */
     private static final int ASK_EVERY = 255;
@@ -59,6 +59,40 @@ public final class Simulator {
      */
     public static Session run(
             Car car, DemandTrace demand, Weather weather, Design design, double startOilK, double startCoolantK) {
+        return run(car, demand, weather, design, startOilK, startCoolantK, Double.POSITIVE_INFINITY);
+    }
+
+    /**
+     * How long the oil takes to get warm: the session goes no further than that.
+     *
+     * @param car the car
+     * @param duty what it has to do
+     * @param design the design
+     * @param kelvin how warm, K
+     * @return time until the oil first reaches it, s; infinite when it never does
+     */
+    public static double timeTo(Car car, Duty duty, Design design, double kelvin) {
+        Duty.Start start = duty.start();
+        return run(
+                        car,
+                        duty.demand(car.vehicle(), car.engine()),
+                        duty.weather(),
+                        design,
+                        start.oilK(),
+                        start.coolantK(),
+                        kelvin)
+                .timeTo(kelvin);
+    }
+
+    /** @param untilK the session ends when the oil is so warm; what would come after it stays 0 */
+    private static Session run(
+            Car car,
+            DemandTrace demand,
+            Weather weather,
+            Design design,
+            double startOilK,
+            double startCoolantK,
+            double untilK) {
         SessionEquations equations = new SessionEquations(car, demand, weather, design);
         Optional<Fan> fan = design.cooler()
                 .flatMap(c -> c.airway().fan().or(() -> c.loop().upstream().flatMap(u -> u.airway()
@@ -68,7 +102,6 @@ public final class Simulator {
         double[] returned = new double[n];
         double[] coolant = new double[n];
         double[] lift = new double[n];
-        double[] pressure = new double[n];
         double[] share = new double[n];
         boolean[] fanOn = new boolean[n];
         double[] y = equations.start(startOilK, startCoolantK);
@@ -77,7 +110,7 @@ public final class Simulator {
         int substeps = Math.max(1, (int) Math.ceil(equations.fastestRate() * demand.cell() / STEP_LIMIT));
         double h = demand.cell() / substeps;
         boolean running = fan.isPresent() && startOilK >= fan.get().onK();
-        for (int cell = 0; cell < n; cell++) {
+        for (int cell = 0; cell < n && y[SessionEquations.OIL] < untilK; cell++) {
             if ((cell & ASK_EVERY) == 0 && Thread.currentThread().isInterrupted()) {
                 throw new CancellationException("The session was interrupted");
             }
@@ -92,7 +125,6 @@ public final class Simulator {
             returned[cell] = y[SessionEquations.RETURN];
             coolant[cell] = y[SessionEquations.COOLANT];
             lift[cell] = y[SessionEquations.LIFT];
-            pressure[cell] = equations.galleryPressure(cell, y);
             share[cell] = equations.share(y[SessionEquations.LIFT]);
             fanOn[cell] = running;
         }
@@ -104,6 +136,16 @@ public final class Simulator {
                 y[SessionEquations.HEAT_FACTORY],
                 y[SessionEquations.HEAT_COOLER]);
         return new Session(
-                demand, oil, returned, coolant, lift, pressure, share, fanOn, balance, car.limits(), startOilK);
+                demand,
+                oil,
+                returned,
+                coolant,
+                lift,
+                () -> equations.galleryPressures(oil, returned, lift),
+                share,
+                fanOn,
+                balance,
+                car.limits(),
+                startOilK);
     }
 }

@@ -17,7 +17,7 @@ final class UpstreamCooling {
     private final CoolerTable table;
     private final Airway airway;
     private final double metal;
-    private final double[][] air = new double[4][];
+    private final AirTable air;
 
     UpstreamCooling(
             UpstreamCore core,
@@ -32,11 +32,8 @@ final class UpstreamCooling {
         table = new CoolerTable(model, fluid, oil, network.openShare(), core.efficacy());
         airway = core.airway();
         metal = core.core().mass() * SessionEquations.METAL;
-        AirTable solved = new AirTable(
+        air = new AirTable(
                 speed, airway.fan().isPresent(), Optional.of(network), Optional.of(model), radiator, ambientK, pascal);
-        for (int fans = 0; fans < 4; fans++) {
-            air[fans] = solved.cells((fans & 1) != 0, (fans & 2) != 0);
-        }
     }
 
     /** Heat capacity of its metal, J/K. */
@@ -58,11 +55,11 @@ final class UpstreamCooling {
     double heat(
             int cell, int fans, double assist, double mass, double inK, double outK, double ambientK, double radiated) {
         int at = cell * AirTable.VALUES;
-        double rate = AirTable.blend(air, fans, assist, at + AirTable.CORE_RATE);
-        double conductance = AirTable.blend(air, fans, assist, at + AirTable.CORE_CONDUCTANCE);
+        double rate = air.at(fans, assist, at + AirTable.CORE_RATE);
+        double conductance = air.at(fans, assist, at + AirTable.CORE_CONDUCTANCE);
         double airInK = ambientK + airway.warmedAhead(rate);
         if (airway.place().stream() == Place.Stream.BEHIND_RADIATOR && rate > 0) {
-            airInK += radiated * AirTable.blend(air, fans, assist, at + AirTable.COVERED) / rate;
+            airInK += radiated * air.at(fans, assist, at + AirTable.COVERED) / rate;
         }
         return table.heat(mass, inK, outK, rate, conductance, airInK);
     }

@@ -4,7 +4,6 @@ import isotherm.core.car.Car;
 import isotherm.core.car.Design;
 import isotherm.core.duty.Duty;
 import isotherm.core.findings.Assessment;
-import isotherm.core.findings.Thresholds;
 import isotherm.core.simulate.PressureCheck;
 import isotherm.core.simulate.Simulator;
 import java.util.ArrayList;
@@ -62,12 +61,20 @@ public final class WhatIf {
         double peak = Simulator.run(car, duty, design).peak();
         PressureCheck.Kind at =
                 PressureCheck.of(car, design, peak).nearestFloor().kind();
-        Standing now = standing(car, duty, design, at, prices);
+        Standing now = standing(car, duty, design, peak, at, prices);
         boolean cooler = oddsInBand < car.limits().sure();
         List<Change> changes = new ArrayList<>();
         for (Lever lever : Lever.values()) {
             LeverSteps.of(car, design, lever).stream()
-                    .map(s -> new Change(s, standing(car, duty, s.design(), at, prices)))
+                    .map(s -> new Change(
+                            s,
+                            standing(
+                                    car,
+                                    duty,
+                                    s.design(),
+                                    Simulator.run(car, duty, s.design()).peak(),
+                                    at,
+                                    prices)))
                     .min(towards(now, cooler))
                     .ifPresent(changes::add);
         }
@@ -84,9 +91,9 @@ public final class WhatIf {
                         .thenComparingDouble(c -> Math.abs(c.after().peakK() - now.peakK()));
     }
 
-    private static Standing standing(Car car, Duty duty, Design design, PressureCheck.Kind at, Prices prices) {
-        double peak = Simulator.run(car, duty, design).peak();
-        double warm = Assessment.road(car, duty, design).timeTo(Thresholds.WARM_K);
+    private static Standing standing(
+            Car car, Duty duty, Design design, double peak, PressureCheck.Kind at, Prices prices) {
+        double warm = Assessment.warmUp(car, duty, design);
         return new Standing(
                 peak,
                 PressureCheck.of(car, design, peak).at(at).gallery(),

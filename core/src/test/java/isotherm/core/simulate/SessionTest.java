@@ -32,7 +32,7 @@ class SessionTest {
                 oil,
                 oil,
                 none,
-                none,
+                () -> none,
                 none,
                 new boolean[n],
                 new Session.Balance(0, 0, 0, 0, 0, 0),
