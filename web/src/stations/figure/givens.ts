@@ -30,6 +30,16 @@ const AGAIN_MS = 80;
 /** The station before is still there for a moment. */
 const LEFT_MS = 300;
 
+/** Brings something to hand; one that was just drawn may not take the focus yet. */
+function brought(at: HTMLElement | null | undefined | false): boolean {
+  if (!at) {
+    return false;
+  }
+  at.scrollIntoView({ block: 'center' });
+  at.focus();
+  return document.activeElement === at;
+}
+
 /** Opens the fold that a field lies in and brings the field to hand, as soon as its station is there. */
 export function seek(given: Given): void {
   const { fold, field: entered } = PLACES[given];
@@ -46,17 +56,9 @@ export function seek(given: Given): void {
       (l) => l.firstChild?.textContent === label && l.htmlFor,
     );
     const folded = summary?.parentElement as HTMLDetailsElement | null | undefined;
-    if (shut && field) {
-      field.scrollIntoView({ block: 'center' });
-      document.getElementById(field.htmlFor)?.focus();
-      return;
-    }
     if (shut && folded && !folded.open) {
       summary?.click();
-    }
-    if (shut && folded && label === undefined) {
-      summary?.scrollIntoView({ block: 'center' });
-      summary?.focus();
+    } else if (shut && brought(field ? document.getElementById(field.htmlFor) : label === undefined && summary)) {
       return;
     }
     if (performance.now() < until) {
