@@ -44,7 +44,7 @@ class OutcomeController {
     @Least(Role.VIEWER)
     @PostMapping("/quick")
     OutcomeDocument.Quick quick(@RequestBody CaseDocument asked, Desk.Asker asker) {
-        return desk.ask(asker, dropped -> Solver.quick(asked));
+        return desk.askQuickly(asker, () -> Solver.quick(asked));
     }
 
     @Least(Role.VIEWER)

@@ -32,25 +32,25 @@ class QuestionController {
     @Least(Role.VIEWER)
     @PostMapping("/rating")
     Questions.RatingAnswer rating(@RequestBody Questions.RatingQuestion question, Desk.Asker asker) {
-        return desk.ask(asker, dropped -> QuestionSolver.rate(question));
+        return desk.askQuickly(asker, () -> QuestionSolver.rate(question));
     }
 
     @Least(Role.VIEWER)
     @PostMapping("/air")
     List<Questions.AirAnswer> air(@RequestBody Questions.AirQuestion question, Desk.Asker asker) {
-        return desk.ask(asker, dropped -> QuestionSolver.air(question));
+        return desk.askQuickly(asker, () -> QuestionSolver.air(question));
     }
 
     @Least(Role.VIEWER)
     @PostMapping("/places")
     List<Questions.PlaceAnswer> places(@RequestBody CaseDocument asked, Desk.Asker asker) {
-        return desk.ask(asker, dropped -> QuestionSolver.places(asked));
+        return desk.askQuickly(asker, () -> QuestionSolver.places(asked));
     }
 
     @Least(Role.VIEWER)
     @PostMapping("/circuit")
     Questions.CircuitAnswer circuit(@RequestBody Questions.CircuitQuestion question, Desk.Asker asker) {
-        return desk.ask(asker, dropped -> QuestionSolver.circuit(question));
+        return desk.askQuickly(asker, () -> QuestionSolver.circuit(question));
     }
 
     @Least(Role.VIEWER)
@@ -82,7 +82,7 @@ class QuestionController {
     @Least(Role.VIEWER)
     @PostMapping("/placement")
     Questions.PlacementAnswer placement(@RequestBody Questions.PlacementQuestion question, Desk.Asker asker) {
-        return desk.ask(asker, dropped -> QuestionSolver.placement(question));
+        return desk.askQuickly(asker, () -> QuestionSolver.placement(question));
     }
 
     @Least(Role.VIEWER)

@@ -9,6 +9,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.function.BooleanSupplier;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 
 /**
@@ -25,6 +26,9 @@ public class Desk {
     private static final int LOOK_EVERY_MS = 100;
 
     private final Lane lane;
+    /** For what is answered in milliseconds: what takes a hundred times as long is never before it. */
+    private final Lane quick;
+
     private final int patience;
     private final Map<String, Lane.Piece<?>> latest = new ConcurrentHashMap<>();
 
@@ -34,6 +38,7 @@ public class Desk {
 
     Desk(int threads, int patience) {
         this.lane = new Lane("question", threads, threads, MOST_WAITING, MOST_EACH);
+        this.quick = new Lane("quick", 1, 1, MOST_WAITING, MOST_EACH);
         this.patience = patience;
     }
 
@@ -56,6 +61,24 @@ public class Desk {
      * @throws Busy when too many wait, or it takes too long
      */
     public <T> T ask(Asker asker, Function<BooleanSupplier, T> question) {
+        return ask(lane, asker, question);
+    }
+
+    /**
+     * The same for a question that is answered in some milliseconds, as while something is dragged.
+     *
+     * @param asker whose the question is
+     * @param question finds the answer
+     * @param <T> the answer
+     * @return the answer
+     * @throws CancellationException when the question has been dropped
+     * @throws Busy when too many wait, or it takes too long
+     */
+    public <T> T askQuickly(Asker asker, Supplier<T> question) {
+        return ask(quick, asker, dropped -> question.get());
+    }
+
+    private <T> T ask(Lane lane, Asker asker, Function<BooleanSupplier, T> question) {
         Lane.Piece<?>[] self = new Lane.Piece<?>[1];
         BooleanSupplier dropped = () -> self[0] != null && self[0].isCancelled();
         Lane.Piece<T> piece;
@@ -116,11 +139,12 @@ public class Desk {
 
     /** @return questions that wait or are worked at */
     public int load() {
-        return lane.load();
+        return lane.load() + quick.load();
     }
 
     @PreDestroy
     void stop() {
         lane.stop();
+        quick.stop();
     }
 }

@@ -211,7 +211,8 @@ class JobRunner {
     /** Between a piece of work and the database: tells how far it is, finds out whether it is still wanted, gives way. */
     private final class Watch {
         private static final long LOOK_EVERY_NS = 300_000_000;
-        private static final long GIVE_WAY_MS = 2;
+        /** Several times as long as a piece takes: beside people who wait, long work has a small share of a processor. */
+        private static final long GIVE_WAY_MS = 8;
 
         private final UUID id;
         private volatile boolean dropped;

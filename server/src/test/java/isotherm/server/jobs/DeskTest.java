@@ -91,6 +91,13 @@ class DeskTest {
     }
 
     @Test
+    void aQuickQuestionIsNeverBehindALongOne() throws Exception {
+        CompletableFuture<String> held = hold(asker("long", "map"));
+        assertThat(desk.askQuickly(asker("somebody", "drag"), () -> "at once")).isEqualTo("at once");
+        assertThat(held).isNotDone();
+    }
+
+    @Test
     void aQuestionOfTheSameViewTakesThePlaceOfTheOneBefore() throws Exception {
         CompletableFuture<String> first = hold(asker("page", "page map"));
         assertThat(desk.<String>ask(asker("page", "page map"), dropped -> "second"))
