@@ -40,6 +40,9 @@ public final class DesignSearch {
     /** Designs that one search runs at most: about a minute's work on two processors. */
     public static final int MOST_TRIALS = 30_000;
 
+    private static final Comparator<Run> BY_FACE =
+            Comparator.comparingDouble(r -> r.part().core().faceArea());
+
     private DesignSearch() {}
 
     /**
@@ -142,38 +145,55 @@ public final class DesignSearch {
         List<Trial> trials = trials(bounds);
         Evaluation evaluation = new Evaluation(car, duty);
         AtomicInteger done = new AtomicInteger();
-        List<Candidate> all = IntStream.range(0, trials.size())
+        List<Run> all = IntStream.range(0, trials.size())
                 .parallel()
                 .mapToObj(i -> {
                     if (cancelled.getAsBoolean()) {
                         throw new CancellationException("The search was cancelled");
                     }
-                    Candidate c =
-                            evaluation.run(trials.get(i).part(), trials.get(i).design());
+                    Run run = evaluation.run(trials.get(i).part(), trials.get(i).design());
                     progress.accept(done.incrementAndGet());
-                    return c;
+                    return run;
                 })
                 .toList();
         double likely = likely(car, duty, belief, all);
-        List<Candidate> holding = all.stream().filter(c -> c.peak() <= likely).toList();
-        Comparator<Candidate> byFace =
-                Comparator.comparingDouble(c -> c.part().core().faceArea());
+        List<Candidate> holding = all.parallelStream()
+                .filter(r -> r.peak() <= likely)
+                .map(r -> wanted(evaluation, r, cancelled))
+                .toList();
         return new Result(
                 all.size(),
                 holding.size(),
                 front(holding),
-                holding.stream()
-                        .min(byFace.thenComparingDouble(Candidate::price).thenComparingDouble(Candidate::peak)),
-                all.stream()
-                        .max(byFace.thenComparing(
-                                Comparator.comparingDouble(Candidate::peak).reversed())));
+                smallest(all, likely).map(evaluation::candidate),
+                largest(all).map(evaluation::candidate));
+    }
+
+    private static Candidate wanted(Evaluation evaluation, Run run, BooleanSupplier cancelled) {
+        if (cancelled.getAsBoolean()) {
+            throw new CancellationException("The search was cancelled");
+        }
+        return evaluation.candidate(run);
+    }
+
+    /** The smallest core that holds, by face area; the cheapest of equals, then the coolest. */
+    static Optional<Run> smallest(List<Run> all, double likely) {
+        return all.stream()
+                .filter(r -> r.peak() <= likely)
+                .min(BY_FACE.thenComparingDouble(r -> r.part().price()).thenComparingDouble(Run::peak));
+    }
+
+    /** The largest core, whether it holds or not; the coolest of equals. */
+    static Optional<Run> largest(List<Run> all) {
+        return all.stream()
+                .max(BY_FACE.thenComparing(Comparator.comparingDouble(Run::peak).reversed()));
     }
 
     /**
      * The most likely peak with which a design is as surely in its band as its people want. Outlooks of one car's designs are
      * about as wide as each other: the one nearest to the band's edge stands for all.
      */
-    static double likely(Car car, Duty duty, Belief belief, List<Candidate> all) {
+    static double likely(Car car, Duty duty, Belief belief, List<Run> all) {
         double target = car.limits().targetHighK();
         return all.stream()
                 .min(Comparator.comparingDouble(c -> Math.abs(c.peak() - target)))
@@ -183,6 +203,9 @@ public final class DesignSearch {
     }
 
     private record Trial(CorePart part, Design design) {}
+
+    /** A design that went through the duty. */
+    record Run(CorePart part, Design design, double peak, double peakCoolant) {}
 
     /**
      * @param bounds what may be chosen
@@ -246,17 +269,22 @@ public final class DesignSearch {
             this.bareCoolant = Simulator.run(car, duty, Design.NO_COOLER).peakCoolant();
         }
 
-        Candidate run(CorePart part, Design design) {
+        Run run(CorePart part, Design design) {
             Session s = Simulator.run(car, duty, demand, design);
-            Design.Cooler c = design.cooler().orElseThrow();
+            return new Run(part, design, s.peak(), s.peakCoolant());
+        }
+
+        /** What else it costs: worth its time only for a design that may be chosen. */
+        Candidate candidate(Run run) {
+            Design.Cooler c = run.design().cooler().orElseThrow();
             return new Candidate(
-                    part,
-                    design,
-                    s.peak(),
-                    PressureCheck.loopLoss(car, design, s.peak()),
-                    Math.max(0, s.peakCoolant() - bareCoolant),
-                    Simulator.timeTo(car, coldRoad, design, WARM_ENOUGH_K),
-                    part.price(),
+                    run.part(),
+                    run.design(),
+                    run.peak(),
+                    PressureCheck.loopLoss(car, run.design(), run.peak()),
+                    Math.max(0, run.peakCoolant() - bareCoolant),
+                    Simulator.timeTo(car, coldRoad, run.design(), WARM_ENOUGH_K),
+                    run.part().price(),
                     c.core().mass() + c.core().holdUp() * car.oil().density15());
         }
     }

@@ -5,7 +5,6 @@ import isotherm.core.car.Design;
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.duty.Duty;
 import isotherm.core.simulate.Belief;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -42,7 +41,7 @@ public record TwoSchools(
             double largestWidth,
             double largestHeight) {
         DesignSearch.Evaluation evaluation = new DesignSearch.Evaluation(car, duty);
-        List<DesignSearch.Candidate> fitting = catalogue.parallelStream()
+        List<DesignSearch.Run> fitting = catalogue.parallelStream()
                 .filter(p -> p.fits(largestWidth, largestHeight))
                 .map(p -> evaluation.run(
                         p,
@@ -50,17 +49,10 @@ public record TwoSchools(
                                 .orientedLike(design.cooler().orElseThrow().core()))))
                 .toList();
         double likely = DesignSearch.likely(car, duty, belief, fitting);
-        Comparator<DesignSearch.Candidate> byFace =
-                Comparator.comparingDouble(c -> c.part().core().faceArea());
+        CorePart own = new CorePart("", "", design.cooler().orElseThrow().core(), Double.NaN);
         return new TwoSchools(
-                evaluation.run(
-                        new CorePart("", "", design.cooler().orElseThrow().core(), Double.NaN), design),
-                fitting.stream()
-                        .filter(c -> c.peak() <= likely)
-                        .min(byFace.thenComparingDouble(DesignSearch.Candidate::price)
-                                .thenComparingDouble(DesignSearch.Candidate::peak)),
-                fitting.stream()
-                        .max(byFace.thenComparing(Comparator.comparingDouble(DesignSearch.Candidate::peak)
-                                .reversed())));
+                evaluation.candidate(evaluation.run(own, design)),
+                DesignSearch.smallest(fitting, likely).map(evaluation::candidate),
+                DesignSearch.largest(fitting).map(evaluation::candidate));
     }
 }
