@@ -37,8 +37,12 @@ class AttemptEntity {
         this.waitUntil = Instant.EPOCH;
     }
 
-    Instant waitUntil() {
-        return waitUntil;
+    /**
+     * @param now this moment
+     * @return how long the next one has to wait; nothing where the clock was set back since the last one
+     */
+    Duration waits(Instant now) {
+        return now.isBefore(lastAt) || !waitUntil.isAfter(now) ? Duration.ZERO : Duration.between(now, waitUntil);
     }
 
     /**

@@ -6,6 +6,7 @@ import jakarta.persistence.PersistenceContext;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -51,8 +52,9 @@ class Throttle {
         Instant now = Instant.now();
         return sources(name, address).stream()
                 .map(source -> entities.find(AttemptEntity.class, source.key()))
-                .filter(there -> there != null && there.waitUntil().isAfter(now))
-                .map(there -> Duration.between(now, there.waitUntil()))
+                .filter(Objects::nonNull)
+                .map(there -> there.waits(now))
+                .filter(wait -> !wait.isZero())
                 .max(Duration::compareTo);
     }
 

@@ -15,13 +15,13 @@ class AttemptTest {
 
     private Duration failed(Instant at) {
         attempt.failed(FREE, at);
-        return Duration.between(at, attempt.waitUntil());
+        return attempt.waits(at);
     }
 
     @Test
     void theFirstOnesDoNotWaitAndEachFurtherOneWaitsTwiceAsLong() {
         for (int i = 1; i < FREE; i++) {
-            assertThat(failed(NOW)).isNegative();
+            assertThat(failed(NOW)).isZero();
         }
         assertThat(failed(NOW)).hasSeconds(2);
         assertThat(failed(NOW)).hasSeconds(4);
@@ -41,6 +41,15 @@ class AttemptTest {
         for (int i = 0; i < 10; i++) {
             failed(NOW);
         }
-        assertThat(failed(NOW.plus(Duration.ofMinutes(61)))).isNegative();
+        assertThat(failed(NOW.plus(Duration.ofMinutes(61)))).isZero();
+    }
+
+    @Test
+    void aClockThatWasSetBackLetsNobodyWaitForIt() {
+        for (int i = 0; i < 100; i++) {
+            failed(NOW);
+        }
+        assertThat(attempt.waits(NOW.minus(Duration.ofDays(400)))).isZero();
+        assertThat(attempt.waits(NOW)).isEqualTo(Duration.ofMinutes(15));
     }
 }

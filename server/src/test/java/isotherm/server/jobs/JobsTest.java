@@ -11,6 +11,7 @@ import java.util.UUID;
 import java.util.function.Predicate;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 class JobsTest {
@@ -86,6 +87,21 @@ class JobsTest {
         JOBS.cancel(first.id());
         assertThat(ended(first).state()).isEqualTo(Jobs.State.CANCELLED);
         assertThat(ended(second).answer()).isNull();
+    }
+
+    @Test
+    void whatIsDueAfterAClockWasSetBackIsDoneAllTheSame() throws InterruptedException {
+        Jobs.JobView first = start("go on", Jobs.Wanted.ALWAYS);
+        running(first);
+        Jobs.JobView second = start("answer", Jobs.Wanted.ALWAYS);
+        assertThat(SERVER.bean(JdbcTemplate.class)
+                        .update(
+                                "update scheduled_tasks set execution_time = execution_time + interval '400 days'"
+                                        + " where task_instance = ?",
+                                second.id().toString()))
+                .isEqualTo(1);
+        JOBS.cancel(first.id());
+        assertThat(ended(second).state()).isEqualTo(Jobs.State.DONE);
     }
 
     @Test

@@ -95,16 +95,24 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        until(() -> {
-            if (!process.isAlive()) {
-                throw new AssertionError("The server has to start");
-            }
-            try {
-                return send("GET", "/actuator/health/readiness", null).statusCode() == 200;
-            } catch (UncheckedIOException e) {
-                return false;
-            }
-        });
+        try {
+            until(this::isReady);
+        } catch (AssertionError e) {
+            // Nobody else could end it.
+            process.destroyForcibly();
+            throw e;
+        }
+    }
+
+    private boolean isReady() {
+        if (!process.isAlive()) {
+            throw new AssertionError("The server has to start");
+        }
+        try {
+            return send("GET", "/actuator/health/readiness", null).statusCode() == 200;
+        } catch (UncheckedIOException e) {
+            return false;
+        }
     }
 
     /** Ends the server as the power does it: no last words. */
