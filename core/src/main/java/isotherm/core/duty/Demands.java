@@ -1,9 +1,8 @@
 package isotherm.core.duty;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import isotherm.core.heat.Engine;
-import java.util.Collections;
-import java.util.LinkedHashMap;
-import java.util.Map;
 
 /**
  * Demands that were worked out last: whoever compares designs asks the same drive of the same car again and again. A logged drive
@@ -11,13 +10,8 @@ import java.util.Map;
  */
 final class Demands {
     private static final int KEPT = 32;
-    private static final Map<Question, DemandTrace> LAST =
-            Collections.synchronizedMap(new LinkedHashMap<>(KEPT, 0.75f, true) {
-                @Override
-                protected boolean removeEldestEntry(Map.Entry<Question, DemandTrace> eldest) {
-                    return size() > KEPT;
-                }
-            });
+    private static final Cache<Question, DemandTrace> LAST =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
 
     private Demands() {}
 
@@ -33,12 +27,6 @@ final class Demands {
         if (duty instanceof LogDuty) {
             return duty.drive(vehicle, engine);
         }
-        Question asked = new Question(duty, vehicle, engine);
-        DemandTrace known = LAST.get(asked);
-        if (known == null) {
-            known = duty.drive(vehicle, engine);
-            LAST.put(asked, known);
-        }
-        return known;
+        return LAST.get(new Question(duty, vehicle, engine), asked -> duty.drive(vehicle, engine));
     }
 }

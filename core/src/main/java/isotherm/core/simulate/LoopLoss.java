@@ -1,8 +1,9 @@
 package isotherm.core.simulate;
 
+import isotherm.core.airflow.Resistance;
 import isotherm.core.exchanger.OilState;
 import isotherm.core.fluid.Oil;
-import java.util.Arrays;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The pressure loss of a part of a cooler loop at any temperature of its oil, as a·q + b·q² through a third of and the whole of
@@ -16,8 +17,7 @@ final class LoopLoss {
     private final Oil oil;
     private final double largest;
     private final Loss loss;
-    private final double[] linear = new double[NODES];
-    private final double[] quadratic = new double[NODES];
+    private final @Nullable Resistance[] known = new Resistance[NODES];
 
     /** Loss in Pa of a mass flow in kg/s. */
     interface Loss {
@@ -33,41 +33,35 @@ final class LoopLoss {
         this.oil = oil;
         this.largest = largest;
         this.loss = loss;
-        Arrays.fill(linear, Double.NaN);
     }
 
-    /**
-     * @param kelvin temperature of the oil, K
-     * @return where it lies between the temperatures that are known, for {@link #linear} and {@link #quadratic}
-     */
-    static double place(double kelvin) {
+    /** Pa per m³/s. */
+    double linear(double kelvin) {
+        double at = place(kelvin);
+        int i = (int) at;
+        double low = node(i).linear();
+        return low + (at - i) * (node(i + 1).linear() - low);
+    }
+
+    /** Pa per (m³/s)². */
+    double quadratic(double kelvin) {
+        double at = place(kelvin);
+        int i = (int) at;
+        double low = node(i).quadratic();
+        return low + (at - i) * (node(i + 1).quadratic() - low);
+    }
+
+    private static double place(double kelvin) {
         return Math.max(0, Math.min(NODES - 1.000001, (kelvin - LOW_K) / STEP));
     }
 
-    /** Pa per m³/s at a place between temperatures. */
-    double linear(double place) {
-        int i = (int) place;
-        if (Double.isNaN(linear[i])) {
-            fit(i);
+    private Resistance node(int i) {
+        Resistance node = known[i];
+        if (node == null) {
+            OilState state = OilState.of(oil, LOW_K + i * STEP);
+            node = Resistance.through(q -> loss.of(q * state.density(), state), largest / 3, largest);
+            known[i] = node;
         }
-        if (Double.isNaN(linear[i + 1])) {
-            fit(i + 1);
-        }
-        return linear[i] + (place - i) * (linear[i + 1] - linear[i]);
-    }
-
-    /** Pa per (m³/s)², after {@link #linear} at the same place. */
-    double quadratic(double place) {
-        int i = (int) place;
-        return quadratic[i] + (place - i) * (quadratic[i + 1] - quadratic[i]);
-    }
-
-    private void fit(int i) {
-        OilState state = OilState.of(oil, LOW_K + i * STEP);
-        double q1 = largest / 3;
-        double r1 = loss.of(q1 * state.density(), state) / q1;
-        double r2 = loss.of(largest * state.density(), state) / largest;
-        quadratic[i] = Math.max(0, (r2 - r1) / (largest - q1));
-        linear[i] = Math.max(0, r1 - quadratic[i] * q1);
+        return node;
     }
 }

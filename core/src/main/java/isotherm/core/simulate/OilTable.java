@@ -1,11 +1,10 @@
 package isotherm.core.simulate;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import isotherm.core.fluid.Oil;
 import isotherm.core.fluid.Units;
 import isotherm.core.heat.HeatSchool;
-import java.util.Collections;
-import java.util.LinkedHashMap;
-import java.util.Map;
 
 /** An oil's properties prepared for millions of look-ups: viscosity on a grid, the linear ones in closed form. Not for two threads at once. */
 final class OilTable {
@@ -19,15 +18,11 @@ final class OilTable {
     /** What flow asks of an oil: the same for every session with it, and the dearest of its figures. */
     private record Flow(EvenTable viscosity, EvenTable wallPower) {
         private static final int KEPT = 32;
-        private static final Map<Oil, Flow> LAST = Collections.synchronizedMap(new LinkedHashMap<>(KEPT, 0.75f, true) {
-            @Override
-            protected boolean removeEldestEntry(Map.Entry<Oil, Flow> eldest) {
-                return size() > KEPT;
-            }
-        });
+        private static final Cache<Oil, Flow> LAST =
+                Caffeine.newBuilder().maximumSize(KEPT).build();
 
         static Flow of(Oil oil) {
-            return LAST.computeIfAbsent(oil, o -> {
+            return LAST.get(oil, o -> {
                 EvenTable viscosity = new EvenTable(LOW_K, STEP, NODES, o::dynamicViscosity).filled();
                 return new Flow(
                         viscosity,

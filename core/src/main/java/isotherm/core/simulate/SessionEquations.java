@@ -12,7 +12,6 @@ import isotherm.core.exchanger.CoreModel;
 import isotherm.core.fluid.Oil;
 import isotherm.core.fluid.Units;
 import isotherm.core.heat.HeatSchool;
-import isotherm.core.hydraulics.CoolerLoop;
 import isotherm.core.hydraulics.OilThermostat;
 import java.util.Arrays;
 import java.util.Optional;
@@ -95,13 +94,7 @@ public final class SessionEquations {
     private final double reliefPressure;
     private final double bearing;
     private final double[] shear;
-    private final @Nullable LoopLoss toCore;
-    private final @Nullable LoopLoss inCore;
-    private final @Nullable LoopLoss fromCore;
-    /** Of the loop as it was last looked at, Pa per m³/s and per (m³/s)². */
-    private double loopLinear;
-
-    private double loopQuadratic;
+    private final @Nullable LoopLosses loop;
 
     /**
      * @param car the car
@@ -178,11 +171,11 @@ public final class SessionEquations {
         this.mostPower = Arrays.stream(demand.brakePower()).max().orElse(0);
         this.mostSpeed = Arrays.stream(demand.speed()).max().orElse(0);
         double largest = car.pump().flow(car.engine().maxRpm());
-        this.toCore =
-                fitted.map(c -> new LoopLoss(fluid, largest, c.loop()::toCore)).orElse(null);
-        this.inCore =
-                core.map(c -> new LoopLoss(fluid, largest, c::oilPressureDrop)).orElse(null);
-        this.fromCore = fitted.map(c -> new LoopLoss(fluid, largest, c.loop().back()::pressureDrop))
+        this.loop = fitted.map(c -> new LoopLosses(
+                        new LoopLoss(fluid, largest, c.loop()::toCore),
+                        new LoopLoss(fluid, largest, core.get()::oilPressureDrop),
+                        new LoopLoss(fluid, largest, c.loop().back()::pressureDrop),
+                        ambientK))
                 .orElse(null);
     }
 
@@ -199,20 +192,15 @@ public final class SessionEquations {
                 || Math.abs(demand.speed()[cell] - demand.speed()[cell - 1]) > JUMP * mostSpeed;
     }
 
-    /** Volume flow through the engine, m³/s; that through the cooler is then {@link #coolerFlow}. */
+    /** Volume flow through the engine, m³/s. */
     double engineFlow(int cell, double oilK, double returnK, double share) {
         double q = delivered[cell];
         double engine = bearing * oil.viscosity(oilK);
         double a = engine;
         double b = 0;
-        if (toCore != null && inCore != null && fromCore != null && share > 0) {
-            double to = LoopLoss.place(oilK);
-            double in = LoopLoss.place(CoolerLoop.LoopOil.film(oilK, returnK, ambientK));
-            double from = LoopLoss.place(returnK);
-            loopLinear = toCore.linear(to) + inCore.linear(in) + fromCore.linear(from);
-            loopQuadratic = toCore.quadratic(to) + inCore.quadratic(in) + fromCore.quadratic(from);
-            a += share * loopLinear;
-            b = share * share * loopQuadratic;
+        if (loop != null && share > 0) {
+            a += share * loop.linear(oilK, returnK);
+            b = share * share * loop.quadratic(oilK, returnK);
         }
         if ((a + b * q) * q > reliefPressure) {
             q = positiveRoot(a, b, reliefPressure);
@@ -224,11 +212,12 @@ public final class SessionEquations {
     }
 
     /** Volume flow through the cooler, m³/s: what its by-pass valve leaves of the share of the engine's. */
-    private double coolerFlow(double flow, double share) {
+    private double coolerFlow(double flow, double oilK, double returnK, double share) {
         double q = share * flow;
-        return bypass == Double.POSITIVE_INFINITY || q <= 0
-                ? q
-                : Math.min(q, positiveRoot(loopLinear, loopQuadratic, bypass));
+        if (loop == null || bypass == Double.POSITIVE_INFINITY || q <= 0) {
+            return q;
+        }
+        return Math.min(q, positiveRoot(loop.linear(oilK, returnK), loop.quadratic(oilK, returnK), bypass));
     }
 
     /** The flow whose a·q + b·q² is so much. */
@@ -297,7 +286,7 @@ public final class SessionEquations {
             if (stream == Place.Stream.BEHIND_RADIATOR && airRate > 0) {
                 airInK += valve * coveredK * (coolantK - ambientK) / airRate;
             }
-            double mass = rho * coolerFlow(flow, share);
+            double mass = rho * coolerFlow(flow, oilK, returnK, share);
             double before = 0;
             double inK = oilK;
             if (upstream != null && mass > 1e-9) {

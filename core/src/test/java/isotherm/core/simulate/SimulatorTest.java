@@ -87,6 +87,22 @@ class SimulatorTest {
         return end.getPrimaryState();
     }
 
+    @ParameterizedTest
+    @EnumSource(Place.class)
+    void aWarmUpThatEndsWhenItIsWarmTakesAsLongAsInTheWholeSession(Place place) {
+        Duty road = new CruiseDuty(60 / 3.6, 1800, true, DemoCars.DAY);
+        for (Design d : new Design[] {
+            DemoCars.design(19, place), DemoCars.design(19, place).withThermostat(Optional.empty()), Design.NO_COOLER
+        }) {
+            Session whole = Simulator.run(CAR, road, d);
+            assertThat(whole.timeTo(Units.kelvin(65))).isBetween(60.0, 1800.0);
+            for (double celsius : new double[] {0, 45, 65, 300}) {
+                assertThat(Simulator.timeTo(CAR, road, d, Units.kelvin(celsius)))
+                        .isEqualTo(whole.timeTo(Units.kelvin(celsius)));
+            }
+        }
+    }
+
     @Test
     void theIntegratorIsOfSecondOrder() {
         DemandTrace demand = new CruiseDuty(40, 30, DemoCars.DAY).demand(CAR.vehicle(), CAR.engine());
