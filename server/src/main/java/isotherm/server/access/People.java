@@ -10,11 +10,13 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Supplier;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.util.function.SingletonSupplier;
 
 /** Accounts: who is let in, by which word, and who goes. */
 @Service
@@ -29,8 +31,11 @@ public class People {
     private final Throttle throttle;
     private final Together together;
     private final PasswordEncoder passwords = PasswordEncoderFactories.createDelegatingPasswordEncoder();
-    /** Compared with where there is no account, so that an answer does not tell by its time whether there is one. */
-    private final String nobodys = passwords.encode(Word.fresh());
+    /**
+     * Compared with where there is no account, so that an answer does not tell by its time whether there is one. Made when
+     * somebody first signs in: a garage of one person does not reckon for it at every start.
+     */
+    private final Supplier<String> nobodys = SingletonSupplier.of(() -> passwords.encode(Word.fresh()));
 
     People(
             AccountRepository accounts,
@@ -87,8 +92,10 @@ public class People {
             throw new Refused(wait);
         });
         Optional<AccountEntity> account = accounts.byName(name.strip());
+        // Asked for in either case, so that not even the first answer tells.
+        String otherwise = nobodys.get();
         boolean right = passwords.matches(
-                password, account.map(AccountEntity::passwordHash).orElse(nobodys));
+                password, account.map(AccountEntity::passwordHash).orElse(otherwise));
         if (account.isEmpty() || !right) {
             throttle.failed(name, address);
             throw new Refused(Refused.Why.UNKNOWN, WRONG);

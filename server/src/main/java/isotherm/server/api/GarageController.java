@@ -41,12 +41,14 @@ class GarageController {
     private final JsonMapper json;
     private final CarClasses classes;
     private final Desk desk;
+    private final CarList carList;
 
-    GarageController(Garage garage, JsonMapper json, CarClasses classes, Desk desk) {
+    GarageController(Garage garage, JsonMapper json, CarClasses classes, Desk desk, CarList carList) {
         this.garage = garage;
         this.json = json;
         this.classes = classes;
         this.desk = desk;
+        this.carList = carList;
     }
 
     @Least(Role.VIEWER)
@@ -81,17 +83,7 @@ class GarageController {
     @Least(Role.VIEWER)
     @GetMapping("/cars")
     List<Views.CarSummary> cars() {
-        return garage.cars().stream()
-                .map(s -> {
-                    Attempt<CarDocument> read = Attempt.read(s.document(), CarDocument.class);
-                    return new Views.CarSummary(
-                            s.id(),
-                            read.found()
-                                    .map(CarDocument::name)
-                                    .orElseGet(() -> BrokenController.name(json, s.document())),
-                            read.found().isEmpty());
-                })
-                .toList();
+        return carList.all();
     }
 
     /** A car with all that belongs to it. What today's rules refuse of that is left out and counted. */

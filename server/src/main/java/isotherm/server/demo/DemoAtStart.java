@@ -25,7 +25,7 @@ class DemoAtStart implements ApplicationRunner {
 
     @Override
     public void run(ApplicationArguments args) {
-        if (wanted && garage.cars().isEmpty()) {
+        if (wanted && garage.editions().isEmpty()) {
             LOG.info("Loaded the demo garage, {} cars", demo.load().cars().size());
         }
     }

@@ -11,10 +11,10 @@ import isotherm.server.garage.DesignDocument;
 import isotherm.server.garage.DutyDocument;
 import isotherm.server.logger.Recorder;
 import isotherm.server.logs.LogService;
+import isotherm.server.store.Edition;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Kind;
 import isotherm.server.store.LargeStore;
-import isotherm.server.store.Stored;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -69,7 +69,7 @@ public class DemoGarage {
     public record Loaded(List<UUID> cars, boolean whole) {}
 
     private Set<UUID> garaged() {
-        return garage.cars().stream().map(Stored::id).collect(Collectors.toSet());
+        return garage.editions().stream().map(Edition::id).collect(Collectors.toSet());
     }
 
     /** @return those of its cars that are here */

@@ -1,5 +1,6 @@
 package isotherm.server.store;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -41,6 +42,21 @@ public class Garage {
         return cars.findAllByOrderByCreatedAtAscIdAsc().stream()
                 .map(Garage::stored)
                 .toList();
+    }
+
+    /**
+     * @param ids identities of cars
+     * @return those of them that are here, in any order
+     */
+    @Transactional(readOnly = true)
+    public List<Stored> cars(Collection<UUID> ids) {
+        return cars.findAllById(ids).stream().map(Garage::stored).toList();
+    }
+
+    /** @return which cars there are, oldest first, without their texts */
+    @Transactional(readOnly = true)
+    public List<Edition> editions() {
+        return cars.editions();
     }
 
     /**

@@ -8,6 +8,8 @@ import isotherm.server.session.Solver;
 import isotherm.server.testing.Examples;
 import isotherm.server.testing.RunningServer;
 import java.net.http.HttpResponse;
+import java.util.List;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -47,6 +49,34 @@ class GarageApiTest {
             assertThat(car.get("duties").size()).isPositive();
             assertThat(car.get("designs").size()).isPositive();
         }
+    }
+
+    /** What the list remembers of a car it may show no longer than the car is the same. */
+    @Test
+    void theListShowsACarAsItIsNow() {
+        String id = UUID.randomUUID().toString();
+        String car = JSON.readTree(Examples.read("wren")).get("car").toString();
+        add(id, car.replace("Pell Wren", "First name"));
+        assertThat(listed(id)).containsExactly("First name");
+        server.send("PUT", "/api/cars/" + id, car.replace("Pell Wren", "Second name"), "If-Match", "\"0\"");
+        assertThat(listed(id)).containsExactly("Second name");
+        server.send("DELETE", "/api/cars/" + id, null, "If-Match", "\"1\"");
+        assertThat(listed(id)).isEmpty();
+        add(id, car.replace("Pell Wren", "Came back"));
+        assertThat(listed(id)).containsExactly("Came back");
+    }
+
+    private void add(String id, String car) {
+        assertThat(server.send("POST", "/api/cars", car, Etags.KEY, id).statusCode())
+                .isEqualTo(201);
+    }
+
+    private List<String> listed(String id) {
+        return json(server.send("GET", "/api/cars", null))
+                .valueStream()
+                .filter(c -> c.get("id").stringValue().equals(id))
+                .map(c -> c.get("name").stringValue())
+                .toList();
     }
 
     @Test
