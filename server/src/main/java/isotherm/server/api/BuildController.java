@@ -16,7 +16,6 @@ import isotherm.server.build.LoggerKey;
 import isotherm.server.catalogue.CoreCatalogue;
 import isotherm.server.catalogue.PlumbingCatalogue;
 import isotherm.server.contract.Attempt;
-import isotherm.server.contract.DocumentReader;
 import isotherm.server.files.SheetFiles;
 import isotherm.server.files.Speech;
 import isotherm.server.logger.LoggerDocuments.EngineCommand;
@@ -153,7 +152,7 @@ class BuildController {
     @GetMapping("/builds/{id}")
     Views.BuildView build(@PathVariable UUID id) {
         Stored stored = garage.get(Kind.BUILD, id);
-        BuildDocument build = DocumentReader.read(stored.document(), BuildDocument.class);
+        BuildDocument build = Attempt.document(stored.document(), BuildDocument.class);
         return new Views.BuildView(id, stored.version(), build, Builds.shown(build, builds.entries(id)));
     }
 
@@ -176,8 +175,10 @@ class BuildController {
     @Least(Role.BUILDER)
     @PostMapping("/builds/{id}/entries")
     ResponseEntity<Views.BuildView> write(@PathVariable UUID id, @RequestBody EntryDocument entry) {
-        boolean fresh = builds.write(id, entry.by(Person.nameOr(entry.who())));
-        return ResponseEntity.status(fresh ? HttpStatus.CREATED : HttpStatus.OK).body(build(id));
+        BuildService.Written written = builds.write(id, entry.by(Person.nameOr(entry.who())));
+        return ResponseEntity.status(written.fresh() ? HttpStatus.CREATED : HttpStatus.OK)
+                .body(new Views.BuildView(
+                        id, written.version(), written.build(), Builds.shown(written.build(), written.entries())));
     }
 
     @Least(Role.BUILDER)

@@ -74,10 +74,11 @@ class CareBooks {
         CareEntry wanted = Care.entry(entry);
         Optional<BuildDocument> build = newestBuild(carId);
         return books.write(Kind.CAR, carId, wanted.id(), json.writeValueAsString(entry), before -> Care.book(
-                        build, read(before), catalogue.parts())
-                .refusal(wanted)
-                .ifPresent(why -> {
-                    throw Problem.refused("/on", entry.on(), why);
-                }));
+                                build, read(before), catalogue.parts())
+                        .refusal(wanted)
+                        .ifPresent(why -> {
+                            throw Problem.refused("/on", entry.on(), why);
+                        }))
+                .fresh();
     }
 }

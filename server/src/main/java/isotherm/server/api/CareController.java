@@ -9,7 +9,7 @@ import isotherm.server.access.Role;
 import isotherm.server.care.CareDocuments.CareEntryDocument;
 import isotherm.server.care.CareDocuments.CareView;
 import isotherm.server.care.CareDocuments.OilHours;
-import isotherm.server.contract.DocumentReader;
+import isotherm.server.contract.Attempt;
 import isotherm.server.contract.Problem;
 import isotherm.server.evidence.DrivenLog;
 import isotherm.server.files.CareCalendar;
@@ -66,7 +66,7 @@ class CareController {
     @Least(Role.VIEWER)
     @GetMapping(path = "/cars/{carId}/care.ics", produces = "text/calendar;charset=utf-8")
     String calendar(@PathVariable UUID carId, @RequestParam(defaultValue = "") Set<Measure> imperial) {
-        String name = DocumentReader.read(garage.get(Kind.CAR, carId).document(), CarDocument.class)
+        String name = Attempt.document(garage.get(Kind.CAR, carId).document(), CarDocument.class)
                 .name();
         return CareCalendar.of(carId, name, care(carId), care.today(), new Speech(new UnitChoice(imperial)));
     }

@@ -6,7 +6,7 @@ import isotherm.server.archive.DesignFiles;
 import isotherm.server.archive.FileDocuments.GarageReport;
 import isotherm.server.archive.GarageReader;
 import isotherm.server.archive.GarageWriter;
-import isotherm.server.contract.DocumentReader;
+import isotherm.server.contract.Attempt;
 import isotherm.server.garage.DesignDocument;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Kind;
@@ -86,7 +86,7 @@ class FileController {
     @Least(Role.VIEWER)
     @GetMapping(path = "/designs/{id}/file", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<String> design(@PathVariable UUID id) {
-        DesignDocument design = DocumentReader.read(garage.get(Kind.DESIGN, id).document(), DesignDocument.class);
+        DesignDocument design = Attempt.document(garage.get(Kind.DESIGN, id).document(), DesignDocument.class);
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, attachment(design.name() + ".json"))
                 .body(designs.write(design));

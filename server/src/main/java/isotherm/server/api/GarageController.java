@@ -4,7 +4,6 @@ import isotherm.server.access.Least;
 import isotherm.server.access.Role;
 import isotherm.server.catalogue.CarClasses;
 import isotherm.server.contract.Attempt;
-import isotherm.server.contract.DocumentReader;
 import isotherm.server.evidence.LogDocument;
 import isotherm.server.garage.CarClass;
 import isotherm.server.garage.CarDocument;
@@ -211,14 +210,14 @@ class GarageController {
     }
 
     private CarDocument car(Stored s) {
-        return DocumentReader.read(s.document(), CarDocument.class);
+        return Attempt.document(s.document(), CarDocument.class);
     }
 
     private Views.DutyView duty(Stored s) {
-        return new Views.DutyView(s.id(), s.version(), DocumentReader.read(s.document(), DutyDocument.class));
+        return new Views.DutyView(s.id(), s.version(), Attempt.document(s.document(), DutyDocument.class));
     }
 
     private Views.DesignView design(Stored s) {
-        return new Views.DesignView(s.id(), s.version(), DocumentReader.read(s.document(), DesignDocument.class));
+        return new Views.DesignView(s.id(), s.version(), Attempt.document(s.document(), DesignDocument.class));
     }
 }

@@ -11,7 +11,6 @@ import isotherm.server.access.Role;
 import isotherm.server.build.BuildDocuments.BuildDocument;
 import isotherm.server.care.CareDocuments.CareView;
 import isotherm.server.contract.Attempt;
-import isotherm.server.contract.DocumentReader;
 import isotherm.server.files.CareCalendar;
 import isotherm.server.files.Speech;
 import isotherm.server.garage.CarDocument;
@@ -101,7 +100,7 @@ class LinkController {
     @GetMapping("/shared/{word}")
     SharedCar car(@PathVariable String word) {
         UUID carId = links.car(word);
-        String name = DocumentReader.read(garage.get(Kind.CAR, carId).document(), CarDocument.class)
+        String name = Attempt.document(garage.get(Kind.CAR, carId).document(), CarDocument.class)
                 .name();
         List<SharedBuild> builds = garage.parts(Kind.BUILD, carId).stream()
                 .flatMap(s -> Attempt.read(s.document(), BuildDocument.class).found().stream()
@@ -136,7 +135,7 @@ class LinkController {
     @GetMapping(path = "/shared/{word}/care.ics", produces = "text/calendar;charset=utf-8")
     String calendar(@PathVariable String word, @RequestParam(defaultValue = "") Set<Measure> imperial) {
         UUID carId = links.car(word);
-        String name = DocumentReader.read(garage.get(Kind.CAR, carId).document(), CarDocument.class)
+        String name = Attempt.document(garage.get(Kind.CAR, carId).document(), CarDocument.class)
                 .name();
         return CareCalendar.of(carId, name, care.view(carId), care.today(), new Speech(new UnitChoice(imperial)));
     }

@@ -6,7 +6,7 @@ import isotherm.server.access.Role;
 import isotherm.server.catalogue.CoreCatalogue;
 import isotherm.server.catalogue.Imported;
 import isotherm.server.catalogue.PlumbingCatalogue;
-import isotherm.server.contract.DocumentReader;
+import isotherm.server.contract.Attempt;
 import isotherm.server.files.PlumbingFiles;
 import isotherm.server.files.Speech;
 import isotherm.server.garage.SettingsDocument;
@@ -56,7 +56,7 @@ class PlumbingController {
     }
 
     private Speech speech(Set<Measure> imperial) {
-        String currency = DocumentReader.read(settings.read().document(), SettingsDocument.class)
+        String currency = Attempt.document(settings.read().document(), SettingsDocument.class)
                 .currency();
         return new Speech(new UnitChoice(imperial), currency);
     }

@@ -2,7 +2,7 @@ package isotherm.server.api;
 
 import isotherm.server.access.Least;
 import isotherm.server.access.Role;
-import isotherm.server.contract.DocumentReader;
+import isotherm.server.contract.Attempt;
 import isotherm.server.garage.PresetsDocument;
 import isotherm.server.garage.SettingsDocument;
 import isotherm.server.store.Settings;
@@ -53,7 +53,7 @@ class SettingsController {
     }
 
     private static ResponseEntity<Views.SettingsView> answer(Stored stored) {
-        SettingsDocument document = DocumentReader.read(stored.document(), SettingsDocument.class);
+        SettingsDocument document = Attempt.document(stored.document(), SettingsDocument.class);
         return ResponseEntity.ok()
                 .body(new Views.SettingsView(
                         stored.version() == Settings.UNTOUCHED ? null : stored.version(), document));

@@ -9,7 +9,6 @@ import isotherm.server.build.BuildDocuments.EntryDocument;
 import isotherm.server.care.CareDocuments.CareEntryDocument;
 import isotherm.server.catalogue.Families;
 import isotherm.server.contract.Attempt;
-import isotherm.server.contract.DocumentReader;
 import isotherm.server.evidence.LogDocument;
 import isotherm.server.garage.CarDocument;
 import isotherm.server.garage.DesignDocument;
@@ -51,7 +50,7 @@ class GarageItems {
                 garage.ownParts().stream()
                         .map(p -> new PartContents(p.part().id().toString(), p.family(), isSpoiled(p) ? true : null))
                         .toList(),
-                DocumentReader.read(settings.read().document(), SettingsDocument.class)
+                Attempt.document(settings.read().document(), SettingsDocument.class)
                         .currency());
     }
 

@@ -4,12 +4,12 @@ import isotherm.core.sheet.Entry;
 import isotherm.server.build.BuildDocuments.BuildDocument;
 import isotherm.server.build.BuildDocuments.EntryDocument;
 import isotherm.server.contract.Attempt;
-import isotherm.server.contract.DocumentReader;
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.contract.Problem;
 import isotherm.server.store.Books;
 import isotherm.server.store.Garage;
 import isotherm.server.store.Kind;
+import isotherm.server.store.Stored;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.Collection;
@@ -39,7 +39,7 @@ public class BuildService {
      * @throws isotherm.server.store.NotStored when there is none
      */
     public BuildDocument build(UUID id) {
-        return DocumentReader.read(garage.get(Kind.BUILD, id).document(), BuildDocument.class);
+        return Attempt.document(garage.get(Kind.BUILD, id).document(), BuildDocument.class);
     }
 
     /**
@@ -67,23 +67,36 @@ public class BuildService {
     }
 
     /**
+     * A sheet after it was written on.
+     *
+     * @param fresh whether the entry is new: what is sent twice is written once
+     * @param version the build's version
+     * @param build the build
+     * @param entries what is written on its sheet now, oldest first
+     */
+    public record Written(boolean fresh, int version, BuildDocument build, List<EntryDocument> entries) {}
+
+    /**
      * @param id a build
      * @param entry what is to be written on its sheet
-     * @return whether it is new: what is sent twice is written once
+     * @return the sheet with it
      * @throws InvalidDocument when the sheet does not take it, with the reason
      */
-    public boolean write(UUID id, EntryDocument entry) {
-        BuildDocument build = build(id);
+    public Written write(UUID id, EntryDocument entry) {
+        Stored stored = garage.get(Kind.BUILD, id);
+        BuildDocument build = Attempt.document(stored.document(), BuildDocument.class);
         Entry wanted = Builds.entry(build, entry);
         if (entry.kind() == Entry.Kind.PICTURE) {
             log.picture(Kind.BUILD, id, pictureOf(entry));
         }
-        return log.write(Kind.BUILD, id, wanted.id(), json.writeValueAsString(entry), before -> Builds.progress(
-                        build, read(before))
-                .refusal(wanted)
-                .ifPresent(why -> {
-                    throw Problem.refused("/on", entry.on(), why);
-                }));
+        Books.Book book =
+                log.write(Kind.BUILD, id, wanted.id(), json.writeValueAsString(entry), before -> Builds.progress(
+                                build, read(before))
+                        .refusal(wanted)
+                        .ifPresent(why -> {
+                            throw Problem.refused("/on", entry.on(), why);
+                        }));
+        return new Written(book.fresh(), stored.version(), build, read(book.entries()));
     }
 
     private static UUID pictureOf(EntryDocument entry) {

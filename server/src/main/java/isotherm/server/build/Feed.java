@@ -196,7 +196,7 @@ final class Feed implements Runnable {
         boolean written = false;
         while (!waiting.isEmpty()) {
             try {
-                written |= builds.write(id, waiting.element());
+                written |= builds.write(id, waiting.element()).fresh();
             } catch (InvalidDocument e) {
                 // The sheet was changed since it was looked at: the next look decides anew.
                 LOG.debug("Not written: {}", e.getMessage());

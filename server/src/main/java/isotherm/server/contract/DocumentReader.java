@@ -6,6 +6,7 @@ import java.lang.reflect.Type;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -149,7 +150,7 @@ public final class DocumentReader {
                 values.add(value);
             }
         }
-        return values;
+        return List.copyOf(values);
     }
 
     private Object map(JsonNode node, Class<?> element, Field c, String path) {
@@ -167,7 +168,7 @@ public final class DocumentReader {
                 values.put(p.getKey(), value);
             }
         });
-        return values;
+        return Collections.unmodifiableMap(values);
     }
 
     private Object number(JsonNode node, Field c, String path) {

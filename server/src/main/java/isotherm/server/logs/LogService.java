@@ -1,7 +1,6 @@
 package isotherm.server.logs;
 
 import isotherm.server.contract.Attempt;
-import isotherm.server.contract.DocumentReader;
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.contract.Problem;
 import isotherm.server.evidence.Channel;
@@ -198,7 +197,7 @@ public class LogService {
     public record Kept(UUID id, LogDocument log, LogReport report) {}
 
     private static LogDocument document(Stored stored) {
-        return DocumentReader.read(stored.document(), LogDocument.class);
+        return Attempt.document(stored.document(), LogDocument.class);
     }
 
     /**

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -20,6 +21,13 @@ public class Books {
     @PersistenceContext
     private EntityManager entities;
 
+    /** An entry as it is stored: entities of a thousand entries would each be looked at again when one more is written. */
+    record Written(UUID owner, int schemaNumber, String document) {
+        String lifted(Kind book) {
+            return Schema.lift(book == Kind.BUILD ? Shelf.SHEET_ENTRY : Shelf.CARE_ENTRY, schemaNumber, document);
+        }
+    }
+
     /**
      * @param book a build's sheet or a car's care book
      * @param owner the build or the car
@@ -27,13 +35,7 @@ public class Books {
      */
     @Transactional(readOnly = true)
     public List<String> entries(Kind book, UUID owner) {
-        return entities.createQuery(
-                        "select e from " + entry(book).getSimpleName() + " e where e.owner = :owner order by e.ordinal",
-                        entry(book))
-                .setParameter("owner", owner)
-                .getResultStream()
-                .map(EntryEntity::document)
-                .toList();
+        return written(book, List.of(owner)).map(e -> e.lifted(book)).toList();
     }
 
     /**
@@ -43,19 +45,33 @@ public class Books {
      */
     @Transactional(readOnly = true)
     public Map<UUID, List<String>> entries(Kind book, Collection<UUID> owners) {
-        return entities.createQuery(
-                        "select e from " + entry(book).getSimpleName()
-                                + " e where e.owner in :owners order by e.ordinal",
-                        entry(book))
-                .setParameter("owners", owners)
-                .getResultStream()
+        return written(book, owners)
                 .collect(Collectors.groupingBy(
-                        EntryEntity::owner, Collectors.mapping(EntryEntity::document, Collectors.toList())));
+                        Written::owner, Collectors.mapping(e -> e.lifted(book), Collectors.toList())));
+    }
+
+    private Stream<Written> written(Kind book, Collection<UUID> owners) {
+        return entities
+                .createQuery(
+                        "select new isotherm.server.store.Books$Written(e.owner, e.schemaNumber, e.document) from "
+                                + entry(book).getSimpleName() + " e where e.owner in :owners order by e.ordinal",
+                        Written.class)
+                .setParameter("owners", owners)
+                .getResultList()
+                .stream();
     }
 
     private static Class<? extends EntryEntity> entry(Kind book) {
         return book == Kind.BUILD ? BuildEntryEntity.class : CareEntryEntity.class;
     }
+
+    /**
+     * A book after it was written in.
+     *
+     * @param fresh whether the entry is new: what is sent twice is written once
+     * @param entries everything that is written in it, as JSON texts, oldest first
+     */
+    public record Book(boolean fresh, List<String> entries) {}
 
     /**
      * Writes an entry. One that is there already is not written again: whoever did not hear that it arrived sends it once more.
@@ -65,10 +81,10 @@ public class Books {
      * @param id identity of the entry, given by whoever wrote it
      * @param document the entry as JSON text
      * @param check told what was written so far; throws when the entry cannot be
-     * @return whether it is new
+     * @return whether it is new, and what the book holds now
      * @throws NotStored when there is no such build or car, or the identity belongs to an entry of another one
      */
-    public boolean write(Kind book, UUID owner, UUID id, String document, Consumer<List<String>> check) {
+    public Book write(Kind book, UUID owner, UUID id, String document, Consumer<List<String>> check) {
         // The owner is locked: what is checked here is still so when it is written.
         Class<? extends StoredEntity> type = book == Kind.BUILD ? BuildEntity.class : CarEntity.class;
         if (entities.find(type, owner, LockModeType.PESSIMISTIC_WRITE) == null) {
@@ -79,7 +95,7 @@ public class Books {
             if (!there.owner().equals(owner)) {
                 throw new NotStored("entry of this book", id);
             }
-            return false;
+            return new Book(false, entries(book, owner));
         }
         List<String> before = entries(book, owner);
         check.accept(before);
@@ -88,7 +104,8 @@ public class Books {
                         ? new BuildEntryEntity(id, owner, before.size(), document)
                         : new CareEntryEntity(id, owner, before.size(), document));
         entities.flush();
-        return true;
+        return new Book(
+                true, Stream.concat(before.stream(), Stream.of(document)).toList());
     }
 
     /**

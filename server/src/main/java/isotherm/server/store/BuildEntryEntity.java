@@ -16,9 +16,4 @@ class BuildEntryEntity extends EntryEntity {
     BuildEntryEntity(UUID id, UUID owner, int ordinal, String document) {
         super(id, owner, ordinal, document);
     }
-
-    @Override
-    Shelf shelf() {
-        return Shelf.SHEET_ENTRY;
-    }
 }

@@ -16,9 +16,4 @@ class CareEntryEntity extends EntryEntity {
     CareEntryEntity(UUID id, UUID owner, int ordinal, String document) {
         super(id, owner, ordinal, document);
     }
-
-    @Override
-    Shelf shelf() {
-        return Shelf.CARE_ENTRY;
-    }
 }

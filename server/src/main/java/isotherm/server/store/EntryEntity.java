@@ -42,15 +42,8 @@ abstract class EntryEntity {
         this.schemaNumber = Schema.NEWEST;
     }
 
-    abstract Shelf shelf();
-
     UUID owner() {
         return owner;
-    }
-
-    /** In today's schema, whatever it was written by. */
-    String document() {
-        return Schema.lift(shelf(), schemaNumber, document);
     }
 
     @PrePersist
