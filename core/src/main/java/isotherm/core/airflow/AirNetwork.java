@@ -63,7 +63,7 @@ public final class AirNetwork {
 
     /** @return share of the core's face that gets air, 0 to 1 */
     public double openShare() {
-        return Math.max(0, 1 - airway.shadedShare());
+        return airway.openShare();
     }
 
     /** @return share of the radiator's face that the core covers, 0 to 1; 0 when it has a stream to itself */

@@ -63,6 +63,11 @@ public record Airway(
                 0);
     }
 
+    /** @return share of the core's face that gets air, 0 to 1 */
+    public double openShare() {
+        return Math.max(0, 1 - shadedShare);
+    }
+
     /** The same airway with what changes about pressure, shade and opening. */
     private Airway changed(
             Place newPlace, double newCpIn, double newCpOut, double newSealing, double newShade, double newOpening) {

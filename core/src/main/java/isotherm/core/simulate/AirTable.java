@@ -1,10 +1,6 @@
 package isotherm.core.simulate;
 
-import isotherm.core.airflow.AirFlow;
-import isotherm.core.airflow.AirNetwork;
 import isotherm.core.airflow.Radiator;
-import isotherm.core.exchanger.CoreModel;
-import isotherm.core.fluid.Air;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -13,47 +9,38 @@ import org.jspecify.annotations.Nullable;
  * cell by cell. Not for two threads at once.
  */
 final class AirTable {
-    /** Values a cell: air capacity rate, air conductance, radiator behind the core, radiator beside it. */
-    static final int VALUES = 4;
+    /** Values a cell. */
+    static final int VALUES = AirGrid.VALUES;
 
     static final int CORE_RATE = 0;
     static final int CORE_CONDUCTANCE = 1;
     static final int COVERED = 2;
     static final int OPEN = 3;
 
-    private static final int NODES = 18;
-    /** Without and with the core's own fan, then the same with the radiator's; worked out when it is first asked for. */
+    /** Without and with the core's own fan, then the same with the radiator's; laid out when it is first asked for. */
     private final double[] @Nullable [] cells = new double[4][];
 
     private final double[] speed;
-    private final double top;
     private final boolean ownFan;
-    private final Optional<AirNetwork> network;
-    private final Optional<CoreModel> core;
-    private final Radiator radiator;
-    private final double ambientK;
-    private final double pascal;
+    private final AirGrid.Where where;
+    private final Optional<AirGrid.Fitted> fitted;
 
-    AirTable(
-            double[] speed,
-            boolean ownFan,
-            Optional<AirNetwork> network,
-            Optional<CoreModel> core,
-            Radiator radiator,
-            double ambientK,
-            double pascal) {
-        this.network = network;
-        this.core = core;
-        this.radiator = radiator;
-        this.ambientK = ambientK;
-        this.pascal = pascal;
-        this.ownFan = ownFan;
+    /**
+     * @param speed road speed in each cell, m/s
+     * @param fitted the core, if there is one
+     * @param radiator the car's radiator
+     * @param ambientK outside air, K
+     * @param pascal its absolute pressure, Pa
+     */
+    AirTable(double[] speed, Optional<AirGrid.Fitted> fitted, Radiator radiator, double ambientK, double pascal) {
         this.speed = speed;
+        this.ownFan = fitted.flatMap(f -> f.airway().fan()).isPresent();
+        this.fitted = fitted;
         double fastest = 1;
         for (double v : speed) {
             fastest = Math.max(fastest, v);
         }
-        this.top = fastest;
+        this.where = new AirGrid.Where(radiator, ambientK, pascal, fastest);
     }
 
     /** What the air does in every cell with the fans off or on. */
@@ -61,14 +48,10 @@ final class AirTable {
         if (own == 1 && !ownFan) {
             return cells(0, radiatorFan);
         }
-        if (radiatorFan && radiator.fanPressure() <= 0) {
+        if (radiatorFan && where.radiator().fanPressure() <= 0) {
             return cells(own, false);
         }
-        double[] grid = new double[NODES * VALUES];
-        for (int i = 0; i < NODES; i++) {
-            solve(grid, i, top * i / (NODES - 1), own == 1, radiatorFan);
-        }
-        return lay(grid);
+        return lay(AirGrid.of(where, fitted, own == 1, radiatorFan));
     }
 
     private double[] cells(int own, boolean radiatorFan) {
@@ -81,30 +64,10 @@ final class AirTable {
         return known;
     }
 
-    /** Fills one node. */
-    private void solve(double[] grid, int i, double speed, boolean own, boolean radiatorFan) {
-        int at = i * VALUES;
-        double covered = network.map(AirNetwork::coveredShare).orElse(0.0);
-        if (network.isPresent()) {
-            AirFlow flow = network.get().at(speed, own, radiatorFan);
-            double open = network.get().openShare();
-            grid[at + CORE_RATE] = flow.coreMassFlow() * Air.SPECIFIC_HEAT;
-            grid[at + CORE_CONDUCTANCE] = open <= 0
-                    ? 0
-                    : open * core.get().airConductance(flow.coreMassFlow() / open, ambientK + AirNetwork.CORE_RISE / 2);
-            grid[at + COVERED] = radiator.heatPerKelvin(flow.coveredMassFlow(), covered);
-            grid[at + OPEN] = radiator.heatPerKelvin(flow.openMassFlow(), 1 - covered);
-        }
-        if (covered == 0) {
-            double through = AirNetwork.radiatorAlone(radiator, speed, radiatorFan, ambientK, pascal);
-            grid[at + OPEN] = radiator.heatPerKelvin(through, 1);
-        }
-    }
-
     private double[] lay(double[] grid) {
         double[] laid = new double[speed.length * VALUES];
         for (int c = 0; c < speed.length; c++) {
-            double at = Math.min(speed[c] / top * (NODES - 1), NODES - 1.000001);
+            double at = Math.min(speed[c] / where.top() * (AirGrid.NODES - 1), AirGrid.NODES - 1.000001);
             int i = (int) at;
             double f = at - i;
             for (int v = 0; v < VALUES; v++) {

@@ -1,6 +1,5 @@
 package isotherm.core.simulate;
 
-import isotherm.core.airflow.AirNetwork;
 import isotherm.core.airflow.Airway;
 import isotherm.core.airflow.Place;
 import isotherm.core.car.Car;
@@ -13,7 +12,6 @@ import isotherm.core.fluid.Oil;
 import isotherm.core.fluid.Units;
 import isotherm.core.heat.HeatSchool;
 import isotherm.core.hydraulics.OilThermostat;
-import java.util.Arrays;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -85,15 +83,9 @@ public final class SessionEquations {
     private final @Nullable UpstreamCooling upstream;
 
     private final AirTable air;
-    private final double[] heatIn;
-    private final double[] coolantIn;
-    private final double[] sump;
-    private final double[] delivered;
-    private final double mostPower;
-    private final double mostSpeed;
+    private final CellHeats heats;
     private final double reliefPressure;
     private final double bearing;
-    private final double[] shear;
     private final @Nullable LoopLosses loop;
 
     /**
@@ -123,8 +115,6 @@ public final class SessionEquations {
         this.cooled = fitted.isPresent();
         this.airway = fitted.map(Design.Cooler::airway).orElse(null);
         Optional<CoreModel> core = fitted.map(c -> new CoreModel(c.core()));
-        Optional<AirNetwork> network = fitted.map(
-                c -> new AirNetwork(c.airway(), core.get(), Optional.of(car.radiator(design)), ambientK, pascal));
         this.stream = fitted.map(c -> c.airway().place().stream()).orElse(Place.Stream.OWN);
         this.thermostat = fitted.flatMap(c -> c.loop().thermostat());
         this.controlled = thermostat.orElse(null);
@@ -133,8 +123,8 @@ public final class SessionEquations {
                 .findFirst()
                 .orElse(Double.POSITIVE_INFINITY);
         this.leak = fitted.map(c -> c.loop().share(0)).orElse(0.0);
-        this.cooler = fitted.map(c ->
-                        new CoolerTable(core.get(), fluid, oil, network.get().openShare(), c.efficacy()))
+        this.cooler = fitted.map(
+                        c -> new CoolerTable(core.get(), fluid, oil, c.airway().openShare(), c.efficacy()))
                 .orElse(null);
         this.returnMass =
                 fitted.map(c -> c.loop().volume(core.get()) * fluid.density15()).orElse(1.0);
@@ -145,31 +135,11 @@ public final class SessionEquations {
                 core.map(c -> c.core().mass() * METAL).orElse(0.0) + (upstream == null ? 0 : upstream.metal());
         this.air = new AirTable(
                 demand.speed(),
-                fitted.flatMap(c -> c.airway().fan()).isPresent(),
-                network,
-                core,
+                fitted.map(c -> new AirGrid.Fitted(c.airway(), c.core())),
                 car.radiator(design),
                 ambientK,
                 pascal);
-        int n = demand.cells();
-        this.heatIn = new double[n];
-        this.shear = new double[n];
-        this.coolantIn = new double[n];
-        this.sump = new double[n];
-        this.delivered = new double[n];
-        for (int i = 0; i < n; i++) {
-            double power = demand.brakePower()[i];
-            double rpm = demand.rpm()[i];
-            double heat = car.school().oilHeat(car.engine(), power, rpm);
-            shear[i] = heat * car.school().shearShare(car.engine(), power, rpm);
-            heatIn[i] = heat - shear[i];
-            coolantIn[i] = car.coolant().heatShare() * power
-                    + Coolant.idleHeat(car.engine().displacement(), rpm);
-            sump[i] = losses.still() + losses.moving() * Math.pow(demand.speed()[i], 0.8);
-            delivered[i] = car.pump().flow(rpm);
-        }
-        this.mostPower = Arrays.stream(demand.brakePower()).max().orElse(0);
-        this.mostSpeed = Arrays.stream(demand.speed()).max().orElse(0);
+        this.heats = CellHeats.of(car, demand);
         double largest = car.pump().flow(car.engine().maxRpm());
         this.loop = fitted.map(c -> new LoopLosses(
                         new LoopLoss(fluid, largest, c.loop()::toCore),
@@ -187,14 +157,14 @@ public final class SessionEquations {
     /** Whether something else is asked for in this cell than in the one before: by the demand alone, whatever the car. */
     boolean jumps(int cell) {
         return cell == 0
-                || Math.abs(demand.brakePower()[cell] - demand.brakePower()[cell - 1]) > JUMP * mostPower
+                || Math.abs(demand.brakePower()[cell] - demand.brakePower()[cell - 1]) > JUMP * heats.mostPower
                 || Math.abs(demand.rpm()[cell] - demand.rpm()[cell - 1]) > JUMP * demand.rpm()[cell - 1]
-                || Math.abs(demand.speed()[cell] - demand.speed()[cell - 1]) > JUMP * mostSpeed;
+                || Math.abs(demand.speed()[cell] - demand.speed()[cell - 1]) > JUMP * heats.mostSpeed;
     }
 
     /** Volume flow through the engine, m³/s. */
     double engineFlow(int cell, double oilK, double returnK, double share) {
-        double q = delivered[cell];
+        double q = heats.delivered[cell];
         double engine = bearing * oil.viscosity(oilK);
         double a = engine;
         double b = 0;
@@ -206,7 +176,7 @@ public final class SessionEquations {
             q = positiveRoot(a, b, reliefPressure);
         }
         if ((a - engine + b * q) * q > bypass) {
-            return Math.min(delivered[cell], (reliefPressure - bypass) / engine);
+            return Math.min(heats.delivered[cell], (reliefPressure - bypass) / engine);
         }
         return q;
     }
@@ -249,7 +219,7 @@ public final class SessionEquations {
 
     /** Heat into the oil, W: that of shear falls as the oil thins. */
     private double heatIn(int cell, double oilK) {
-        return heatIn[cell] + shear[cell] * oil.shear(oilK);
+        return heats.oil[cell] + heats.shear[cell] * oil.shear(oilK);
     }
 
     /**
@@ -313,7 +283,7 @@ public final class SessionEquations {
         }
 
         double around = ambientK + losses.warmed() * Math.max(0, coolantK - ambientK);
-        double fromSump = sump[cell] * (oilK - around);
+        double fromSump = heats.sump[cell] * (oilK - around);
         double into = heatIn(cell, oilK);
         double fromBlock = losses.block() * (oilK - coolantK);
         double fromFactory = 0;
@@ -325,8 +295,8 @@ public final class SessionEquations {
 
         dy[OIL] = (into - fromSump - fromBlock - fromFactory - carried)
                 / (oilMass * oil.specificHeat(oilK) + losses.metal());
-        dy[COOLANT] =
-                (coolantIn[cell] + fromBlock + fromFactory - radiated - coolant.steam(coolantK)) / coolant.capacity();
+        dy[COOLANT] = (heats.coolant[cell] + fromBlock + fromFactory - radiated - coolant.steam(coolantK))
+                / coolant.capacity();
         dy[HEAT_IN] = into;
         dy[HEAT_SUMP] = fromSump;
         dy[HEAT_BLOCK] = fromBlock;
@@ -354,7 +324,7 @@ public final class SessionEquations {
             return 0.05;
         }
         double largest = 0;
-        for (double d : delivered) {
+        for (double d : heats.delivered) {
             largest = Math.max(largest, d);
         }
         double cp = oil.specificHeat(Units.ZERO_CELSIUS + 100);

@@ -1,6 +1,5 @@
 package isotherm.core.simulate;
 
-import isotherm.core.airflow.AirNetwork;
 import isotherm.core.airflow.Airway;
 import isotherm.core.airflow.Place;
 import isotherm.core.airflow.Radiator;
@@ -28,12 +27,10 @@ final class UpstreamCooling {
             double ambientK,
             double pascal) {
         CoreModel model = new CoreModel(core.core());
-        AirNetwork network = new AirNetwork(core.airway(), model, Optional.of(radiator), ambientK, pascal);
-        table = new CoolerTable(model, fluid, oil, network.openShare(), core.efficacy());
         airway = core.airway();
+        table = new CoolerTable(model, fluid, oil, airway.openShare(), core.efficacy());
         metal = core.core().mass() * SessionEquations.METAL;
-        air = new AirTable(
-                speed, airway.fan().isPresent(), Optional.of(network), Optional.of(model), radiator, ambientK, pascal);
+        air = new AirTable(speed, Optional.of(new AirGrid.Fitted(airway, core.core())), radiator, ambientK, pascal);
     }
 
     /** Heat capacity of its metal, J/K. */
