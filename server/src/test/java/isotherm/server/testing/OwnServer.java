@@ -12,11 +12,13 @@ import java.util.List;
 import java.util.concurrent.ThreadLocalRandom;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Stream;
 
 /** A server process with a database of its own, for tests that kill either of them. */
 public final class OwnServer extends ApiClient implements AutoCloseable {
     private static final int FIRST_DATABASE_PORT = 20_000;
     private static final int DATABASE_PORTS = 10_000;
+    private static final int LAST_LINES = 25;
 
     private final Path data;
     private final int heapMb;
@@ -90,7 +92,7 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
             command.addAll(settings);
             process = new ProcessBuilder(command)
                     .redirectErrorStream(true)
-                    .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                    .redirectOutput(ProcessBuilder.Redirect.appendTo(log().toFile()))
                     .start();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -100,7 +102,20 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
         } catch (AssertionError e) {
             // Nobody else could end it.
             process.destroyForcibly();
-            throw e;
+            throw new AssertionError(e.getMessage() + "; its last words: " + lastWords(), e);
+        }
+    }
+
+    private Path log() {
+        return Path.of(data + ".log");
+    }
+
+    private String lastWords() {
+        try (Stream<String> lines = Files.lines(log())) {
+            List<String> all = lines.toList();
+            return String.join("\n", all.subList(Math.max(0, all.size() - LAST_LINES), all.size()));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
     }
 
