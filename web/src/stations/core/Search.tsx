@@ -38,7 +38,13 @@ export function Search({ widthMm, heightMm }: { widthMm: number; heightMm: numbe
         hoseM: cooler.feed.lengthM,
       };
       const started = await create((header) => api.POST('/api/jobs/search', { params: { header }, body }));
-      setFound(await watch<Schemas['SearchAnswer']>(started, setJob));
+      const end = await watch<Schemas['SearchAnswer']>(started, (how) => {
+        setJob(how);
+        if (how.answer) {
+          setFound(how.answer as Schemas['SearchAnswer']);
+        }
+      });
+      setFound(end);
     } catch (e) {
       setProblem(e instanceof Error ? e.message : String(e));
     } finally {
@@ -49,7 +55,7 @@ export function Search({ widthMm, heightMm }: { widthMm: number; heightMm: numbe
     <section aria-label="Search">
       {job ? (
         <Progress
-          label="Designs run"
+          label="Designs looked at"
           done={job.done}
           total={job.total}
           onCancel={() => void read(api.DELETE('/api/jobs/{id}', { params: { path: { id: job.id } } }))}
@@ -57,14 +63,15 @@ export function Search({ widthMm, heightMm }: { widthMm: number; heightMm: numbe
       ) : (
         <Row style={{ marginTop: 10 }}>
           <Button onPress={() => void run()}>Search the whole catalogue</Button>
-          <Muted>Places, sealing, thermostats and hose sizes too; some seconds to a minute.</Muted>
+          <Muted>Places, sealing, thermostats and hose sizes too; the first ones at once, all within seconds.</Muted>
         </Row>
       )}
       {problem && <p role="alert">▲ {problem}</p>}
       {found && (
         <>
           <p>
-            {found.tried.toLocaleString('en')} designs were run, {found.holding.toLocaleString('en')} hold the target,{' '}
+            {job ? 'So far of ' : 'Of '}
+            {found.tried.toLocaleString('en')} designs {found.holding.toLocaleString('en')} hold the target;{' '}
             {found.front.length} of them are beaten by none in every respect.
           </p>
           <FigureTable aria-label="Trade-off">

@@ -184,7 +184,6 @@ public class CoreBenchmarks {
                         0.2,
                         0.03,
                         1.2),
-                done -> {},
                 () -> false);
     }
 

@@ -102,7 +102,8 @@ class CoreStationTest extends Workshop {
     void aSearchTellsHowFarItIsAndCanBeStopped() {
         set("Room across", "420");
         button("Search the whole catalogue").click();
-        Locator progress = page.getByRole(AriaRole.PROGRESSBAR, new Page.GetByRoleOptions().setName("Designs run"));
+        Locator progress =
+                page.getByRole(AriaRole.PROGRESSBAR, new Page.GetByRoleOptions().setName("Designs looked at"));
         assertThat(progress).isVisible();
         button("Stop").click();
         assertThat(page.getByText("It was stopped")).isVisible();

@@ -1,6 +1,5 @@
 package isotherm.core.search;
 
-import isotherm.core.airflow.Airway;
 import isotherm.core.airflow.Place;
 import isotherm.core.car.Car;
 import isotherm.core.car.Design;
@@ -10,8 +9,6 @@ import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
 import isotherm.core.duty.Weather;
 import isotherm.core.fluid.Units;
-import isotherm.core.hydraulics.CoolerLoop;
-import isotherm.core.hydraulics.Hose;
 import isotherm.core.hydraulics.OilThermostat;
 import isotherm.core.simulate.Belief;
 import isotherm.core.simulate.Outlook;
@@ -23,13 +20,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
-import java.util.concurrent.atomic.AtomicInteger;
-import java.util.function.BooleanSupplier;
-import java.util.function.IntConsumer;
-import java.util.stream.IntStream;
+import java.util.function.Supplier;
 
 /**
- * Every combination of catalogue cores, places, sealing, thermostats and hose bores within bounds, run through the duty; the
+ * Every combination of catalogue cores, places, sealing, thermostats and hose bores within bounds, put through the duty; the
  * ones that hold the target and that no other beats in every respect are the trade-off front.
  */
 public final class DesignSearch {
@@ -37,8 +31,14 @@ public final class DesignSearch {
     private static final double WARM_UP_SECONDS = 1800;
     private static final double WARM_ENOUGH_K = Units.kelvin(65);
 
-    /** Designs that one search runs at most: about a minute's work on two processors. */
+    /** Designs that one search decides on at most. */
     public static final int MOST_TRIALS = 30_000;
+
+    /** The smallest core that holds, by face area; the cheapest of equals, then the coolest. */
+    static final Comparator<Candidate> SMALLEST = Comparator.<Candidate>comparingDouble(
+                    c -> c.part().core().faceArea())
+            .thenComparingDouble(Candidate::price)
+            .thenComparingDouble(Candidate::peak);
 
     private static final Comparator<Run> BY_FACE =
             Comparator.comparingDouble(r -> r.part().core().faceArea());
@@ -117,69 +117,52 @@ public final class DesignSearch {
     /**
      * What was found.
      *
-     * @param tried number of designs that were run
+     * @param tried number of designs that were decided on
      * @param holding number of them that hold the target
      * @param front the trade-off front of those that hold, coolest first
      * @param smallest the smallest core that holds, by face area; the cheapest of equals
-     * @param largest the largest core that fits, whether it holds or not; the coolest of equals
+     * @param largest the largest core that fits, whether it holds or not; the coolest of equals; empty while it is looked for
      */
     public record Result(
             int tried, int holding, List<Candidate> front, Optional<Candidate> smallest, Optional<Candidate> largest) {}
 
+    /** Who waits for a search. */
+    public interface Asker {
+        /** @return whether nobody does any more; asked before each design, by any thread */
+        boolean gone();
+
+        /** @param done number of designs that are decided on so far */
+        default void reached(int done) {}
+
+        /** @param soFar works out what is found so far: its front grows until the search ends */
+        default void found(Supplier<Result> soFar) {}
+    }
+
     /**
+     * The same front as running every design would give, from the runs that can matter: of designs that differ in their sealing
+     * alone the better sealed one is the cooler. Where one is too warm, those behind it are.
+     *
      * @param car the car
      * @param duty the duty
      * @param belief how sure the car's numbers are
      * @param bounds what may be chosen
-     * @param progress told the number of designs done so far, now and then
-     * @param cancelled asked before each design
+     * @param asker who waits for it
      * @return the designs that hold the target as surely as the car's people want
-     * @throws CancellationException when it was cancelled
-     * @throws IllegalArgumentException when there are more than {@link #MOST_TRIALS} designs to run
+     * @throws CancellationException when nobody waits for it any more
+     * @throws IllegalArgumentException when there are more than {@link #MOST_TRIALS} designs to decide on
      */
-    public static Result search(
-            Car car, Duty duty, Belief belief, Bounds bounds, IntConsumer progress, BooleanSupplier cancelled) {
+    public static Result search(Car car, Duty duty, Belief belief, Bounds bounds, Asker asker) {
         if (count(bounds) > MOST_TRIALS) {
-            throw new IllegalArgumentException(count(bounds) + " designs to run, more than " + MOST_TRIALS);
+            throw new IllegalArgumentException(count(bounds) + " designs to decide on, more than " + MOST_TRIALS);
         }
-        List<Trial> trials = trials(bounds);
-        Evaluation evaluation = new Evaluation(car, duty);
-        AtomicInteger done = new AtomicInteger();
-        List<Run> all = IntStream.range(0, trials.size())
-                .parallel()
-                .mapToObj(i -> {
-                    if (cancelled.getAsBoolean()) {
-                        throw new CancellationException("The search was cancelled");
-                    }
-                    Run run = evaluation.run(trials.get(i).part(), trials.get(i).design());
-                    progress.accept(done.incrementAndGet());
-                    return run;
-                })
-                .toList();
-        double likely = likely(car, duty, belief, all);
-        List<Candidate> holding = all.parallelStream()
-                .filter(r -> r.peak() <= likely)
-                .map(r -> wanted(evaluation, r, cancelled))
-                .toList();
-        return new Result(
-                all.size(),
-                holding.size(),
-                front(holding),
-                smallest(all, likely).map(evaluation::candidate),
-                largest(all).map(evaluation::candidate));
-    }
-
-    private static Candidate wanted(Evaluation evaluation, Run run, BooleanSupplier cancelled) {
-        if (cancelled.getAsBoolean()) {
-            throw new CancellationException("The search was cancelled");
-        }
-        return evaluation.candidate(run);
+        return new FrontSearch(new Evaluation(car, duty), Family.all(bounds), asker)
+                .result(runs -> likely(car, duty, belief, runs));
     }
 
     /** The smallest core that holds, by face area; the cheapest of equals, then the coolest. */
     static Optional<Run> smallest(List<Run> all, double likely) {
         return all.stream()
-                .filter(r -> r.peak() <= likely)
+                .filter(r -> r.holds(likely))
                 .min(BY_FACE.thenComparingDouble(r -> r.part().price()).thenComparingDouble(Run::peak));
     }
 
@@ -202,14 +185,16 @@ public final class DesignSearch {
                 .orElse(target);
     }
 
-    private record Trial(CorePart part, Design design) {}
-
     /** A design that went through the duty. */
-    record Run(CorePart part, Design design, double peak, double peakCoolant) {}
+    record Run(CorePart part, Design design, double peak, double peakCoolant) {
+        boolean holds(double likely) {
+            return peak <= likely;
+        }
+    }
 
     /**
      * @param bounds what may be chosen
-     * @return number of designs that a search will run
+     * @return number of designs that a search decides on
      */
     public static long count(Bounds bounds) {
         long fitting = bounds.cores().stream()
@@ -220,33 +205,6 @@ public final class DesignSearch {
                 * bounds.sealings().size()
                 * bounds.thermostats().size()
                 * bounds.bores().size();
-    }
-
-    private static List<Trial> trials(Bounds b) {
-        List<Trial> trials = new ArrayList<>();
-        for (CorePart part : b.cores()) {
-            if (!part.fits(b.largestWidth(), b.largestHeight())) {
-                continue;
-            }
-            for (Place place : b.places()) {
-                for (double sealing : b.sealings()) {
-                    for (Optional<OilThermostat> thermostat : b.thermostats()) {
-                        for (double bore : b.bores()) {
-                            Hose hose = new Hose(bore, b.hoseLength(), 2);
-                            trials.add(new Trial(
-                                    part,
-                                    Design.with(Design.Cooler.of(
-                                            part.core(),
-                                            Airway.at(place, b.openingArea())
-                                                    .withSealing(sealing)
-                                                    .withShade(b.shadedShare()),
-                                            new CoolerLoop(hose, hose, CoolerLoop.PLATE_HEADS, thermostat, 0)))));
-                        }
-                    }
-                }
-            }
-        }
-        return trials;
     }
 
     /** What a design of one car costs under one duty. */
@@ -290,7 +248,7 @@ public final class DesignSearch {
     }
 
     /** Candidates that none of the others beats, coolest first. */
-    private static List<Candidate> front(List<Candidate> candidates) {
+    static List<Candidate> front(List<Candidate> candidates) {
         List<Candidate> sorted = new ArrayList<>(candidates);
         sorted.sort(Comparator.comparingDouble(Candidate::peak));
         List<Candidate> front = new ArrayList<>();

@@ -38,15 +38,24 @@ class DesignSearchTest {
     private static final Belief KNOWN = new Belief(List.of(), new double[0], new double[0][], 0);
 
     private static DesignSearch.Result search(double width, AtomicInteger progress) {
-        return DesignSearch.search(
-                CAR, DemoCars.session(6), KNOWN, bounds(width), n -> progress.incrementAndGet(), () -> false);
+        return DesignSearch.search(CAR, DemoCars.session(6), KNOWN, bounds(width), new DesignSearch.Asker() {
+            @Override
+            public boolean gone() {
+                return false;
+            }
+
+            @Override
+            public void reached(int done) {
+                progress.accumulateAndGet(done, Math::max);
+            }
+        });
     }
 
     @Test
     void whoWantsToBeSureOfACarThatIsNotKnownGetsFewerDesignsAndALargerCore() {
         DesignSearch.Result known = search(0.5, new AtomicInteger());
         DesignSearch.Result unknown =
-                DesignSearch.search(CAR, DemoCars.session(6), Belief.prior(), bounds(0.5), n -> {}, () -> false);
+                DesignSearch.search(CAR, DemoCars.session(6), Belief.prior(), bounds(0.5), () -> false);
         assertThat(unknown.holding()).isLessThan(known.holding());
         for (DesignSearch.Candidate c : unknown.front()) {
             double odds = Outlook.of(CAR, DemoCars.session(6), c.design(), Belief.prior())
@@ -86,7 +95,7 @@ class DesignSearchTest {
 
     @Test
     void canBeCancelled() {
-        assertThatThrownBy(() -> DesignSearch.search(CAR, DemoCars.session(2), KNOWN, bounds(0.4), n -> {}, () -> true))
+        assertThatThrownBy(() -> DesignSearch.search(CAR, DemoCars.session(2), KNOWN, bounds(0.4), () -> true))
                 .isInstanceOf(CancellationException.class);
     }
 

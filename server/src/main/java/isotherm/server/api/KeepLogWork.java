@@ -8,8 +8,6 @@ import isotherm.server.store.LargeStore;
 import java.io.IOException;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.BooleanSupplier;
-import java.util.function.LongConsumer;
 import org.springframework.stereotype.Component;
 
 /** Keeps a file that was sent as a log, row by row. */
@@ -46,10 +44,12 @@ class KeepLogWork implements Work<KeepLogWork.Question> {
     }
 
     @Override
-    public Object run(Question question, LongConsumer progress, BooleanSupplier cancelled) throws IOException {
+    public Object run(Question question, Watcher watcher) throws IOException {
         UUID id = UUID.fromString(question.upload());
         // A log has the identity of the file that it was: one that a server kept before it went is not kept again.
         Optional<LogService.Kept> kept = logs.kept(id);
-        return kept.isPresent() ? kept.get() : logs.keep(large.upload(id), question.keep(), progress, cancelled);
+        return kept.isPresent()
+                ? kept.get()
+                : logs.keep(large.upload(id), question.keep(), watcher::reached, watcher::isDropped);
     }
 }

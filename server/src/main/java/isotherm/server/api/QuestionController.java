@@ -76,7 +76,7 @@ class QuestionController {
     SearchQuestions.SearchAnswer search(@RequestBody SearchQuestions.SearchQuestion question, Desk.Asker asker) {
         var parts = catalogue.parts();
         SearchSolver.checkWaitedFor(question, parts);
-        return desk.ask(asker, dropped -> SearchSolver.search(question, parts, done -> {}, dropped));
+        return desk.ask(asker, dropped -> SearchSolver.search(question, parts, dropped::getAsBoolean));
     }
 
     @Least(Role.VIEWER)

@@ -3,6 +3,7 @@ package isotherm.server.files;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.catalogue.PlumbingParts;
+import isotherm.core.search.DesignSearch;
 import isotherm.server.contract.DocumentReader;
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.contract.Problem;
@@ -25,6 +26,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -73,14 +75,29 @@ public final class SolveCommand {
                 SearchSolver.search(
                         DocumentReader.read(json, SearchQuestions.SearchQuestion.class),
                         CorePart.shipped(),
-                        done -> {
-                            if (done % PROGRESS_STEP == 0) {
-                                err.println("isotherm: " + done + " designs run");
-                            }
-                        },
-                        () -> false);
+                        new Teller(err));
             default -> Solver.solve(DocumentReader.read(json, CaseDocument.class));
         };
+    }
+
+    /** Says now and then how far a search is. */
+    private record Teller(PrintStream err, AtomicInteger steps) implements DesignSearch.Asker {
+        Teller(PrintStream err) {
+            this(err, new AtomicInteger());
+        }
+
+        @Override
+        public boolean gone() {
+            return false;
+        }
+
+        @Override
+        public void reached(int done) {
+            int step = done / PROGRESS_STEP;
+            if (steps.getAndAccumulate(step, Math::max) < step) {
+                err.println("isotherm: " + step * PROGRESS_STEP + " designs looked at");
+            }
+        }
     }
 
     /**

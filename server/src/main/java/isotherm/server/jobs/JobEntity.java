@@ -139,8 +139,12 @@ class JobEntity {
         this.state = Jobs.State.RUNNING;
     }
 
-    void reach(long much) {
+    /** @param soFar the answer as far as it is known, as JSON; null where nothing is */
+    void reach(long much, String soFar) {
         this.done = much;
+        if (soFar != null && !hasEnded()) {
+            this.answer = soFar;
+        }
     }
 
     void end(Jobs.State how, String why, String wrong, String json) {

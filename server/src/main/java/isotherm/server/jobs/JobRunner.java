@@ -19,6 +19,7 @@ import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ForkJoinPool;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import javax.sql.DataSource;
 import org.slf4j.Logger;
@@ -155,8 +156,7 @@ class JobRunner {
         @SuppressWarnings("unchecked") // a work's question is of its own type
         Work<Q> work = (Work<Q>) works.get(job.kind());
         // What is computed in parallel stays among these threads.
-        return pool.submit(() -> work.run(
-                        DocumentReader.read(job.question(), work.question()), watch::reached, watch::isDropped))
+        return pool.submit(() -> work.run(DocumentReader.read(job.question(), work.question()), watch))
                 .get();
     }
 
@@ -221,7 +221,7 @@ class JobRunner {
     }
 
     /** Between a piece of work and the database: tells how far it is, finds out whether it is still wanted, gives way. */
-    private final class Watch {
+    private final class Watch implements Work.Watcher {
         private static final long LOOK_EVERY_NS = 300_000_000;
         /** Several times as long as a piece takes: beside people who wait, long work has a small share of a processor. */
         private static final long GIVE_WAY_MS = 8;
@@ -229,17 +229,30 @@ class JobRunner {
         private final UUID id;
         private volatile boolean dropped;
         private volatile long done;
+        private volatile Supplier<?> soFar;
         private long looked = System.nanoTime();
 
         Watch(UUID id) {
             this.id = id;
         }
 
-        void reached(long much) {
+        @Override
+        public void reached(long much) {
             done = much;
         }
 
-        boolean isDropped() {
+        @Override
+        public void found(Supplier<?> found) {
+            boolean first = soFar == null;
+            soFar = found;
+            if (first) {
+                // Whoever waits sees at once that there is something.
+                look();
+            }
+        }
+
+        @Override
+        public boolean isDropped() {
             if (desk.load() > 0) {
                 // Somebody waits for something short.
                 try {
@@ -250,19 +263,25 @@ class JobRunner {
                 }
             }
             if (mayLook()) {
-                try {
-                    transaction.executeWithoutResult(t -> jobs.findById(id)
-                            .ifPresentOrElse(
-                                    j -> {
-                                        j.reach(done);
-                                        dropped = j.isDropped();
-                                    },
-                                    () -> dropped = true));
-                } catch (DataAccessException | TransactionException e) {
-                    LOG.debug("How far {} is cannot be told now", id, e);
-                }
+                look();
             }
             return dropped || stopping;
+        }
+
+        private void look() {
+            Supplier<?> known = soFar;
+            String answer = known == null ? null : json.writeValueAsString(known.get());
+            try {
+                transaction.executeWithoutResult(t -> jobs.findById(id)
+                        .ifPresentOrElse(
+                                j -> {
+                                    j.reach(done, answer);
+                                    dropped = j.isDropped();
+                                },
+                                () -> dropped = true));
+            } catch (DataAccessException | TransactionException e) {
+                LOG.debug("How far {} is cannot be told now", id, e);
+            }
         }
 
         private synchronized boolean mayLook() {

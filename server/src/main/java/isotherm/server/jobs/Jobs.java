@@ -62,7 +62,7 @@ public class Jobs {
      * @param total of how much; 0 when not known
      * @param message why it failed; missing while it has not
      * @param problems what was wrong with its input
-     * @param answer its answer; missing until it is there
+     * @param answer its answer, or what is known of it while it is at work
      */
     public record JobView(
             UUID id,
@@ -71,7 +71,7 @@ public class Jobs {
             long total,
             @Missing("it has not failed") String message,
             List<Problem> problems,
-            @Missing("it is not there yet") Object answer) {}
+            @Missing("nothing is known yet") Object answer) {}
 
     /** Whether somebody has to wait for the answer. */
     public enum Wanted {

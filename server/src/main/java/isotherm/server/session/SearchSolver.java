@@ -19,7 +19,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
-import java.util.function.IntConsumer;
 
 /** From questions that run many designs to their answers, the same for HTTP and for {@code solve}. */
 public final class SearchSolver {
@@ -63,18 +62,21 @@ public final class SearchSolver {
     /**
      * @param q bounds of a search
      * @param catalogue cores to choose from
-     * @param progress told the number of designs done
-     * @param cancelled asked before each design
+     * @param asker who waits for it
      * @return the designs that hold
      */
     public static SearchQuestions.SearchAnswer search(
-            SearchQuestions.SearchQuestion q,
-            List<CorePart> catalogue,
-            IntConsumer progress,
-            BooleanSupplier cancelled) {
+            SearchQuestions.SearchQuestion q, List<CorePart> catalogue, DesignSearch.Asker asker) {
         trials(q, catalogue);
-        DesignSearch.Result r = DesignSearch.search(
-                q.car().toCore(), q.duty().toCore(), q.car().belief(), bounds(q, catalogue), progress, cancelled);
+        return answer(DesignSearch.search(
+                q.car().toCore(), q.duty().toCore(), q.car().belief(), bounds(q, catalogue), asker));
+    }
+
+    /**
+     * @param r what a search found, or what it has found so far
+     * @return the same as it goes over the wire
+     */
+    public static SearchQuestions.SearchAnswer answer(DesignSearch.Result r) {
         return new SearchQuestions.SearchAnswer(
                 r.tried(),
                 r.holding(),

@@ -55,6 +55,17 @@ class JobsTest {
     }
 
     @Test
+    void whatIsFoundIsToldWhileTheWorkGoesOn() throws InterruptedException {
+        Jobs.JobView job = start("grow", Jobs.Wanted.ALWAYS);
+        Jobs.JobView growing = until(job, j -> j.state() == Jobs.State.RUNNING && j.answer() != null);
+        assertThat(((JsonNode) growing.answer()).get("found").asInt()).isEqualTo(7);
+        JOBS.cancel(job.id());
+        Jobs.JobView stopped = ended(job);
+        assertThat(stopped.state()).isEqualTo(Jobs.State.CANCELLED);
+        assertThat(stopped.answer()).isNull();
+    }
+
+    @Test
     void whatIsAskedForAgainIsDoneOnce() throws InterruptedException {
         UUID id = UUID.randomUUID();
         TestWork.Question question = new TestWork.Question("answer");

@@ -7,8 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicInteger;
-import java.util.function.BooleanSupplier;
-import java.util.function.LongConsumer;
 import org.springframework.stereotype.Component;
 
 /** Work that does as it is told. */
@@ -31,19 +29,22 @@ class TestWork implements Work<TestWork.Question> {
     }
 
     @Override
-    public Object run(Question question, LongConsumer progress, BooleanSupplier cancelled) throws Exception {
+    public Object run(Question question, Watcher watcher) throws Exception {
         BEGUN.incrementAndGet();
         switch (question.what()) {
             case "answer":
-                progress.accept(3);
+                watcher.reached(3);
                 return Map.of("found", 42);
             case "refuse":
                 throw new InvalidDocument(List.of(Problem.of("/rows", "0", "Too few rows")));
             case "break":
                 throw new IllegalStateException("No room left");
             default:
-                while (!cancelled.getAsBoolean()) {
-                    progress.accept(1);
+                if (question.what().equals("grow")) {
+                    watcher.found(() -> Map.of("found", 7));
+                }
+                while (!watcher.isDropped()) {
+                    watcher.reached(1);
                     Thread.sleep(5);
                 }
                 throw question.what().equals("nested")

@@ -97,7 +97,8 @@ class SolveCommandTest {
     private static JsonNode ask(String kind) {
         Run run =
                 solve("solve", kind, Examples.formats().resolve(kind + ".json").toString());
-        assertThat(run.err().lines().filter(l -> !l.contains("designs run"))).isEmpty();
+        assertThat(run.err().lines().filter(l -> !l.contains("designs looked at")))
+                .isEmpty();
         assertThat(run.code()).isEqualTo(SolveCommand.OK);
         return new JsonMapper().readTree(run.out());
     }

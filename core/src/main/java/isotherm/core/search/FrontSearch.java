@@ -1,0 +1,168 @@
+package isotherm.core.search;
+
+import isotherm.core.car.Design;
+import isotherm.core.fluid.Units;
+import isotherm.core.search.DesignSearch.Asker;
+import isotherm.core.search.DesignSearch.Candidate;
+import isotherm.core.search.DesignSearch.Evaluation;
+import isotherm.core.search.DesignSearch.Result;
+import isotherm.core.search.DesignSearch.Run;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+
+/** One search: a design of each family first, which tells where holding begins, then each ladder from its top as far as it holds. */
+final class FrontSearch {
+    /**
+     * By how much a design may come out cooler than the same one better sealed where both are {@link #hot}, K: in 500 spaces it is
+     * half of that at most. In cooler oil it may be the other way round by a degree: a thermostat that opens late lets more of
+     * the cool oil through at once, and thick oil in a cold core goes past it.
+     */
+    static final double SLACK = 0.5;
+
+    private static final double THIN = Units.kelvin(90);
+
+    private final Evaluation evaluation;
+    private final List<Family> families;
+    private final Asker asker;
+    private final int designs;
+    private final AtomicInteger decided = new AtomicInteger();
+    private final Found found = new Found();
+
+    FrontSearch(Evaluation evaluation, List<Family> families, Asker asker) {
+        this.evaluation = evaluation;
+        this.families = families;
+        this.asker = asker;
+        this.designs = families.stream().mapToInt(Family::size).sum();
+    }
+
+    /**
+     * @param likely from a design of each family: the most likely peak with which a design holds as surely as is wanted
+     * @return what holds
+     */
+    Result result(ToDoubleFunction<List<Run>> likely) {
+        List<Run> firsts = families.parallelStream()
+                .map(f -> {
+                    Run run = run(f, f.first());
+                    decided(1);
+                    return run;
+                })
+                .toList();
+        double most = likely.applyAsDouble(firsts);
+        // What is first seen is soon there: of each core in each place a design that holds.
+        List<Candidate> first = firsts.parallelStream()
+                .filter(r -> r.holds(most))
+                .map(this::candidate)
+                .toList();
+        found.add(first);
+        tell();
+        List<Looked> looked = IntStream.range(0, families.size())
+                .parallel()
+                .mapToObj(i -> others(families.get(i), firsts.get(i), most))
+                .toList();
+        List<Candidate> holding = Stream.concat(first.stream(), looked.stream().flatMap(l -> l.holding().stream()))
+                .toList();
+        return new Result(
+                designs,
+                holding.size(),
+                DesignSearch.front(holding),
+                holding.stream().min(DesignSearch.SMALLEST),
+                DesignSearch.largest(
+                                looked.stream().flatMap(l -> l.tops().stream()).toList())
+                        .map(this::candidate));
+    }
+
+    /**
+     * What came of a family.
+     *
+     * @param tops the best sealed design of each ladder
+     * @param holding what holds, but for the family's first
+     */
+    private record Looked(List<Run> tops, List<Candidate> holding) {}
+
+    private Looked others(Family family, Run first, double most) {
+        List<Run> tops = new ArrayList<>();
+        List<Candidate> holding = new ArrayList<>();
+        for (List<Design> ladder : family.ladders()) {
+            for (Design design : ladder) {
+                Run run = design == first.design() ? first : run(family, design);
+                if (design == ladder.get(0)) {
+                    tops.add(run);
+                }
+                if (run.holds(most) && run != first) {
+                    holding.add(candidate(run));
+                }
+                if (isTooWarm(run, most)) {
+                    // Those below it on its ladder are warmer.
+                    break;
+                }
+            }
+        }
+        decided(family.size() - 1);
+        if (!holding.isEmpty()) {
+            found.add(holding);
+            tell();
+        }
+        return new Looked(tops, holding);
+    }
+
+    /** Whether it does not hold, nor anything that is sealed worse. */
+    private static boolean isTooWarm(Run run, double most) {
+        return run.peak() > Math.max(most, hot(run.design())) + SLACK;
+    }
+
+    /** From which temperature of the oil on it is thin and the design's thermostat stands open, K. */
+    static double hot(Design design) {
+        return design.cooler()
+                .flatMap(c -> c.loop().thermostat())
+                .map(t -> Math.max(t.fullK(), THIN))
+                .orElse(THIN);
+    }
+
+    private void tell() {
+        asker.found(() -> found.result(designs));
+    }
+
+    private void decided(int more) {
+        asker.reached(decided.addAndGet(more));
+    }
+
+    private Run run(Family family, Design design) {
+        ask();
+        return evaluation.run(family.part(), design);
+    }
+
+    private Candidate candidate(Run run) {
+        ask();
+        return evaluation.candidate(run);
+    }
+
+    private void ask() {
+        if (asker.gone()) {
+            throw new CancellationException("The search was cancelled");
+        }
+    }
+
+    /** The front as it grows. */
+    private static final class Found {
+        private int holding;
+        private List<Candidate> front = List.of();
+        private Optional<Candidate> smallest = Optional.empty();
+
+        synchronized void add(List<Candidate> more) {
+            holding += more.size();
+            front = DesignSearch.front(
+                    Stream.concat(front.stream(), more.stream()).toList());
+            smallest = Stream.concat(smallest.stream(), more.stream()).min(DesignSearch.SMALLEST);
+        }
+
+        synchronized Result result(int designs) {
+            return new Result(designs, holding, front, smallest, Optional.empty());
+        }
+    }
+}

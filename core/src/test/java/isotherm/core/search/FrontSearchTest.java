@@ -1,0 +1,195 @@
+package isotherm.core.search;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import isotherm.core.airflow.Place;
+import isotherm.core.car.Car;
+import isotherm.core.car.Coolant;
+import isotherm.core.car.Design;
+import isotherm.core.catalogue.CorePart;
+import isotherm.core.duty.ClimbDuty;
+import isotherm.core.duty.CruiseDuty;
+import isotherm.core.duty.Duty;
+import isotherm.core.duty.TrackDuty;
+import isotherm.core.duty.Trailer;
+import isotherm.core.duty.Weather;
+import isotherm.core.fluid.Units;
+import isotherm.core.heat.HeatSchool;
+import isotherm.core.hydraulics.OilThermostat;
+import isotherm.core.search.DesignSearch.Candidate;
+import isotherm.core.search.DesignSearch.Result;
+import isotherm.core.search.DesignSearch.Run;
+import isotherm.core.simulate.DemoCars;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** What the search leaves out would not have been on the front. */
+class FrontSearchTest {
+    private record Space(Car car, Duty duty, DesignSearch.Bounds bounds) {}
+
+    static Stream<Integer> seeds() {
+        return IntStream.range(0, 500).boxed();
+    }
+
+    private static double between(Random r, double low, double high) {
+        return low + (high - low) * r.nextDouble();
+    }
+
+    private static Space drawn(int seed) {
+        Random r = new Random(6151L * seed + 5);
+        Weather day = new Weather(between(r, 263, 318), between(r, 0, 2500));
+        Duty duty =
+                switch (r.nextInt(3)) {
+                    case 0 -> {
+                        TrackDuty d = DemoCars.session(2 + r.nextInt(4));
+                        yield new TrackDuty(d.lap(), d.plan(), day);
+                    }
+                    case 1 -> new CruiseDuty(between(r, 20, 65), between(r, 300, 900), r.nextBoolean(), day);
+                    default ->
+                        ClimbDuty.even(
+                                between(r, 2000, 9000),
+                                between(r, 0.03, 0.12),
+                                between(r, 10, 30),
+                                new Trailer(between(r, 0, 3000), between(r, 0, 4)),
+                                between(r, 0, 300),
+                                day);
+                };
+        Car demo = DemoCars.car();
+        Coolant c = demo.coolant();
+        Car car = demo.withSchool(new HeatSchool.ShareOfPower(between(r, 0.04, 0.14)))
+                .withCoolant(
+                        new Coolant(between(r, 3e4, 1.2e5), between(r, 0.3, 0.8), c.radiator(), c.opensK(), c.fullK()));
+        if (r.nextBoolean()) {
+            car = car.withFactoryExchanger(between(r, 50, 400));
+        }
+        List<CorePart> all = CorePart.shipped();
+        return new Space(
+                car,
+                duty,
+                new DesignSearch.Bounds(
+                        List.of(all.get(r.nextInt(all.size())), all.get(r.nextInt(all.size()))),
+                        List.of(Place.values()[r.nextInt(Place.values().length)]),
+                        List.of(between(r, 0.05, 0.5), between(r, 0.5, 0.8), between(r, 0.8, 1)),
+                        List.of(Optional.of(OilThermostat.opening(Units.kelvin(between(r, 75, 95)))), Optional.empty()),
+                        List.of(between(r, 9e-3, 14e-3), between(r, 14e-3, 20e-3)),
+                        1,
+                        1,
+                        between(r, 0, 0.7),
+                        between(r, 5e-3, 0.08),
+                        between(r, 0.5, 3)));
+    }
+
+    /** Every design's run, in the order of the families' ladders. */
+    private static List<List<List<Run>>> everything(DesignSearch.Evaluation evaluation, List<Family> families) {
+        return families.stream()
+                .map(f -> f.ladders().stream()
+                        .map(ladder -> ladder.stream()
+                                .map(d -> evaluation.run(f.part(), d))
+                                .toList())
+                        .toList())
+                .toList();
+    }
+
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void itFindsWhatRunningEveryDesignFinds(int seed) {
+        Space space = drawn(seed);
+        DesignSearch.Evaluation evaluation = new DesignSearch.Evaluation(space.car(), space.duty());
+        List<Family> families = Family.all(space.bounds());
+        List<List<List<Run>>> runs = everything(evaluation, families);
+        for (List<List<Run>> ladders : runs) {
+            for (List<Run> ladder : ladders) {
+                for (int i = 1; i < ladder.size(); i++) {
+                    Run sealed = ladder.get(i - 1);
+                    if (sealed.peak() > FrontSearch.hot(sealed.design())) {
+                        assertThat(ladder.get(i).peak())
+                                .as("better sealing cools, by half of what the search allows for")
+                                .isGreaterThan(sealed.peak() - FrontSearch.SLACK / 2);
+                    }
+                }
+            }
+        }
+        List<Run> all =
+                runs.stream().flatMap(List::stream).flatMap(List::stream).toList();
+        // Between the coolest and the warmest, so that some hold and some do not.
+        double middle = (all.stream().mapToDouble(Run::peak).min().orElseThrow()
+                        + all.stream().mapToDouble(Run::peak).max().orElseThrow())
+                / 2;
+        List<Candidate> holding = all.stream()
+                .filter(r -> r.holds(middle))
+                .map(evaluation::candidate)
+                .toList();
+        AtomicInteger asked = new AtomicInteger();
+        Result found = new FrontSearch(evaluation, families, () -> asked.incrementAndGet() < 0).result(c -> middle);
+        assertThat(found.tried()).isEqualTo(all.size());
+        assertThat(found.holding()).isEqualTo(holding.size());
+        assertThat(found.front()).containsExactlyInAnyOrderElementsOf(DesignSearch.front(holding));
+        assertThat(found.smallest()).isEqualTo(holding.stream().min(DesignSearch.SMALLEST));
+    }
+
+    @Test
+    void whatNobodyNeedsIsNotRun() {
+        Space space = drawn(0);
+        List<Family> families = Family.all(space.bounds());
+        DesignSearch.Evaluation evaluation = new DesignSearch.Evaluation(space.car(), space.duty());
+        AtomicInteger asked = new AtomicInteger();
+        Result none = new FrontSearch(evaluation, families, () -> asked.incrementAndGet() < 0).result(c -> 0);
+        assertThat(none.front()).isEmpty();
+        assertThat(none.largest()).isPresent();
+        assertThat(asked.get())
+                .as("one design of each ladder tells that none holds; the largest core's is a candidate")
+                .isEqualTo(families.stream().mapToInt(f -> f.ladders().size()).sum() + 1);
+    }
+
+    @Test
+    void theFrontGrowsUntilTheSearchEnds() {
+        Space space = drawn(1);
+        List<Family> families = Family.all(space.bounds());
+        DesignSearch.Evaluation evaluation = new DesignSearch.Evaluation(space.car(), space.duty());
+        List<Integer> holding = new ArrayList<>();
+        AtomicInteger reached = new AtomicInteger();
+        Result end = new FrontSearch(evaluation, families, new DesignSearch.Asker() {
+                    @Override
+                    public boolean gone() {
+                        return false;
+                    }
+
+                    @Override
+                    public void reached(int done) {
+                        reached.accumulateAndGet(done, Math::max);
+                    }
+
+                    @Override
+                    public synchronized void found(java.util.function.Supplier<Result> soFar) {
+                        holding.add(soFar.get().holding());
+                    }
+                })
+                .result(c -> 1000);
+        assertThat(holding).hasSizeGreaterThan(1).isSorted().last().isEqualTo(end.holding());
+        assertThat(holding.get(0)).isEqualTo(families.size());
+        assertThat(reached.get()).isEqualTo(end.tried());
+        assertThat(end.holding()).isEqualTo(end.tried());
+    }
+
+    @Test
+    void aLadderGoesFromTheBestSealedDown() {
+        Family family = Family.all(drawn(2).bounds()).get(0);
+        assertThat(family.size()).isEqualTo(3 * 2 * 2);
+        for (List<Design> ladder : family.ladders()) {
+            assertThat(ladder)
+                    .extracting(d -> -d.cooler().orElseThrow().airway().sealing())
+                    .isSorted();
+            assertThat(ladder)
+                    .extracting(d -> d.cooler().orElseThrow().loop())
+                    .containsOnly(ladder.get(0).cooler().orElseThrow().loop());
+        }
+    }
+}
