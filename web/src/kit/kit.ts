@@ -3,6 +3,7 @@ export { Actions } from './Actions';
 export { AskName, AskSure } from './Ask';
 export { Button, FileLink } from './Button';
 export { Choice } from './Choice';
+export { Coming } from './Coming';
 export { DayEntry, isDay, today } from './DayEntry';
 export { Fold } from './Fold';
 export { FormField } from './FormField';

@@ -1,5 +1,6 @@
+import { useState } from 'react';
 import styled from 'styled-components';
-import { Button, Heading, Muted, Row } from '../kit/kit';
+import { Button, Coming, Heading, Muted, Row } from '../kit/kit';
 import { usePreferences } from '../preferences/preferences';
 import { useBench } from '../bench/workbench';
 import { word } from '../words/words';
@@ -54,6 +55,9 @@ const Panel = styled.section`
     font-size: 15px;
   }
 `;
+
+/** Of three or four findings, the first one open. */
+const FINDINGS_HIGH = 470;
 
 /** Shape and word, so that nothing depends on colour. */
 const signs = {
@@ -136,10 +140,14 @@ export function Findings({ station }: { station?: 'DUTY' | 'CORE' | 'PLACE' | 'P
   return (
     <Panel aria-label="Findings" aria-busy={behind}>
       <Heading>Findings</Heading>
-      {!outcome && <Muted>Working…</Muted>}
+      {!outcome && (
+        <Coming height={FINDINGS_HIGH} idle={!behind}>
+          Working…
+        </Coming>
+      )}
       <ul>
         {ordered.map((f, i) => (
-          <Item key={`${f.topic}${i === 0}`} finding={f} open={i === 0} />
+          <Item key={f.topic} finding={f} open={i === 0} />
         ))}
       </ul>
       {background.length > 0 && (
@@ -161,13 +169,23 @@ type Finding = NonNullable<ReturnType<typeof useBench>['outcome']>['findings'][n
 function Item({ finding: f, open }: { finding: Finding; open: boolean }) {
   const { apply } = useRemedy();
   const { say } = usePreferences();
+  // What somebody opened or shut stays so when another answer changes the order.
+  const [turned, turn] = useState<boolean>();
+  const shown = turned ?? open;
   return (
     <li>
       <span className="sign" role="img" aria-label={signs[f.severity].word}>
         {signs[f.severity].sign}
       </span>
-      <details open={open}>
-        <summary>{say(f.what)}</summary>
+      <details open={shown}>
+        <summary
+          onClick={(e) => {
+            e.preventDefault();
+            turn(!shown);
+          }}
+        >
+          {say(f.what)}
+        </summary>
         <p>
           <Said message={f.why} />
         </p>

@@ -4,7 +4,7 @@ import type { Schemas } from '../api/client';
 import { queries } from '../api/queries';
 import { useMoney } from '../bench/useMoney';
 import { useBench } from '../bench/workbench';
-import { Button, Fold, Muted } from '../kit/kit';
+import { Button, Coming, Fold, Muted } from '../kit/kit';
 import { usePreferences } from '../preferences/preferences';
 import { formatTime } from '../units/units';
 import { signed, word } from '../words/words';
@@ -30,6 +30,9 @@ const List = styled.ul`
   }
 `;
 
+/** Five of them. */
+const LEVERS_HIGH = 480;
+
 type Standing = Schemas['StandingDocument'];
 
 /** This design's strongest levers: what one step of each would bring, tried by a press. */
@@ -45,12 +48,19 @@ function Levers() {
   const { car, duty, design, behind } = useBench();
   const { apply } = useRemedy();
   const { say } = usePreferences();
-  const { data, error, isPlaceholderData } = useQuery({ ...queries.whatIf({ car, duty, design }), enabled: !behind });
+  const { data, error, isFetching, isPlaceholderData } = useQuery({
+    ...queries.whatIf({ car, duty, design }),
+    enabled: !behind,
+  });
   if (error) {
     return <p role="alert">▲ {error.message}</p>;
   }
   if (!data) {
-    return <Muted>Working…</Muted>;
+    return (
+      <Coming height={LEVERS_HIGH} idle={!isFetching}>
+        Working…
+      </Coming>
+    );
   }
   return (
     <>

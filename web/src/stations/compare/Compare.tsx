@@ -6,7 +6,7 @@ import { queries } from '../../api/queries';
 import { usePreferences } from '../../preferences/preferences';
 import { useGo } from '../../bench/useGo';
 import { useBench } from '../../bench/workbench';
-import { Button, Fold, Heading, Muted, Row } from '../../kit/kit';
+import { Button, Coming, Fold, Heading, Muted, Row } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import type { Quantity } from '../../units/units';
 import { differing, type Difference } from './differing';
@@ -73,6 +73,8 @@ const FIGURES: readonly Compared[] = [
   { name: 'Mass of the core', kind: 'MASS', quantity: 'mass', digits: 1, of: (o) => o.core?.massKg },
 ];
 
+const OUTCOMES_HIGH = 300;
+
 /** All designs of a car side by side: what differs, then what comes of it. */
 export function Compare() {
   const { view, car, duty, design, designId, ghost } = useBench();
@@ -94,7 +96,11 @@ export function Compare() {
   // Velocity heads and equivalent elbows are the plumbing's own affair: they are there for who asks.
   const differences = all.filter((d) => !inner(d.path));
   const inside = all.filter((d) => inner(d.path));
-  const told = FIGURES.map((f) => ({ f, values: outcomes.map((o) => (o.error ? 'no outcome' : figure(f, o.data))) }));
+  // Rows come once it is known which of them differ.
+  const waits = outcomes.some((o) => o.isPending && !o.error);
+  const told = waits
+    ? []
+    : FIGURES.map((f) => ({ f, values: outcomes.map((o) => (o.error ? 'no outcome' : figure(f, o.data))) }));
   const differ = told.filter(({ values }) => new Set(values).size > 1);
   const alike = told.filter(({ values }) => new Set(values).size === 1);
   return (
@@ -147,10 +153,17 @@ export function Compare() {
             )}
           </tbody>
           <tbody>
+            {waits && (
+              <tr>
+                <td colSpan={designs.length + 1}>
+                  <Coming height={OUTCOMES_HIGH}>Driving each design…</Coming>
+                </td>
+              </tr>
+            )}
             {differ.map((t) => (
               <Outcome key={t.f.name} {...t} ids={ids} chosen={designId} />
             ))}
-            <tr>
+            <tr hidden={waits}>
               <th scope="row">First finding</th>
               {outcomes.map((o, i) => (
                 <td key={designs[i]?.id}>{o.data?.findings[0] ? say(o.data.findings[0].what) : '–'}</td>

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { queries } from '../../api/queries';
 import { useBench } from '../../bench/workbench';
-import { Heading, Muted, Row, Toggle } from '../../kit/kit';
+import { Coming, Heading, Muted, Row, Toggle } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import { usePreferences } from '../../preferences/preferences';
 import { IntervalRuler, rulerEnds } from '../../pictures/IntervalRuler';
@@ -45,6 +45,9 @@ export function DutyTable() {
       )}
       {counted.length === 0 && <Muted>Tick at least one duty.</Muted>}
       {error && <p role="alert">▲ {error.message}</p>}
+      {!error && counted.length > 0 && (!data || isPlaceholderData) && (
+        <Coming height={96 + designs.length * 46}>Driving each design through them…</Coming>
+      )}
       {data && !isPlaceholderData && (
         <>
           <div className="wide">

@@ -5,7 +5,7 @@ import { PHONE } from '../../kit/narrow';
 import { queries } from '../../api/queries';
 import { useSettled } from '../../bench/useSettled';
 import { useBench } from '../../bench/workbench';
-import { Heading, Muted, Pick } from '../../kit/kit';
+import { Coming, Heading, Pick } from '../../kit/kit';
 import { IsothermMap } from '../../pictures/IsothermMap';
 import { AXES } from './axes';
 import { AxisChoice, AxisId, Docs } from './axesTypes';
@@ -85,7 +85,9 @@ export function MapPanel({ height }: { height: number }) {
           onDrag={drag}
         />
       ) : (
-        <Muted style={{ height }}>{map.error ? `No map: ${map.error.message}` : 'Drawing the map…'}</Muted>
+        <Coming height={height} idle={map.error !== null}>
+          {map.error ? `No map: ${map.error.message}` : 'Drawing the map…'}
+        </Coming>
       )}
     </>
   );

@@ -6,12 +6,14 @@ import { usePresets } from '../../bench/presets';
 import { usePreferences } from '../../preferences/preferences';
 import { useSeen, useSettled } from '../../bench/useSettled';
 import { useBench } from '../../bench/workbench';
-import { Button, Heading, QuantityField, Row } from '../../kit/kit';
+import { Button, Coming, Heading, QuantityField, Row } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import { useMoney } from '../../bench/useMoney';
 import { Search } from './Search';
 import { Candidate } from './candidates';
 import { Figure, type FigureKind } from '../figure/Figure';
+
+const TABLE_HIGH = 330;
 
 /** What the two schools of sizing would do with this design, and what each of them costs. */
 export function TwoSchools() {
@@ -86,6 +88,11 @@ export function TwoSchools() {
         </div>
       </Row>
       {schools.error && <p role="alert">▲ {schools.error.message}</p>}
+      {!columns && !schools.error && (
+        <Coming height={TABLE_HIGH} idle={!seen}>
+          Looking through the cores to buy…
+        </Coming>
+      )}
       {columns && (
         <FigureTable aria-label="Smallest and largest">
           <thead>

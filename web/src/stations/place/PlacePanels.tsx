@@ -6,7 +6,7 @@ import { queries } from '../../api/queries';
 import { usePreferences } from '../../preferences/preferences';
 import { useSettled } from '../../bench/useSettled';
 import { useBench } from '../../bench/workbench';
-import { Button, Muted, Row } from '../../kit/kit';
+import { Button, Coming, Muted, Row } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import { AirCurve } from '../../pictures/AirCurve';
 import { useCooler } from '../core/coolerFields';
@@ -113,14 +113,19 @@ export function TemplateFiles() {
   );
 }
 
+const CURVE_HIGH = 220;
+
+const PLACES_HIGH = 250;
+
 export function AirBySpeed() {
   const { car, duty, design } = useBench();
   const asked = { car, design, ambientC: duty.ambientC, altitudeM: duty.altitudeM, speedsKmh: SPEEDS };
   const still = useQuery(queries.air({ ...asked, fanOn: false }));
   const driven = useQuery({ ...queries.air({ ...asked, fanOn: true }), enabled: design.cooler?.fan !== undefined });
-  return still.data ? (
-    <AirCurve still={still.data} driven={design.cooler?.fan ? driven.data : undefined} height={220} />
-  ) : null;
+  if (!still.data) {
+    return still.error ? null : <Coming height={CURVE_HIGH}>Working out the air…</Coming>;
+  }
+  return <AirCurve still={still.data} driven={design.cooler?.fan ? driven.data : undefined} height={CURVE_HIGH} />;
 }
 
 /** The same core at every place: peak and coolant, so that both schools' numbers stand side by side. */
@@ -138,7 +143,7 @@ export function PlacesCompared() {
   );
   const places = useQuery(queries.places(JSON.parse(base) as CaseDocument));
   if (!places.data) {
-    return null;
+    return places.error ? null : <Coming height={PLACES_HIGH}>Trying the core at each place…</Coming>;
   }
   return (
     <FigureTable aria-label="Places for this core">

@@ -7,7 +7,7 @@ import { Space } from '../Space';
 import { usePreferences } from '../../preferences/preferences';
 import { Held, useBench } from '../../bench/workbench';
 
-import { Button, Fold, Heading, Muted, Row, Toggle } from '../../kit/kit';
+import { Button, Coming, Fold, Heading, Muted, Row, Toggle } from '../../kit/kit';
 import { Fields } from '../../kit/layout';
 import { NosePicture, type Position } from '../../pictures/NosePicture';
 import { PressureBar } from '../../pictures/PressureBar';
@@ -109,14 +109,22 @@ function usePlacement() {
       Math.abs(cooler.openingCm2 - Math.max(5, answer.openingCm2)) > 1 ||
       (answer.heatAheadKw > 0 && Math.abs((cooler.heatAheadKw ?? 0) - answer.heatAheadKw) > 0.06) ||
       (answer.intakeBehind && cooler.intakeBehind !== true));
-  return { fit: answer, move, placement, differs, takeDrawn: () => take.current?.(), error: fit.error };
+  return {
+    fit: answer,
+    move,
+    placement,
+    differs,
+    takeDrawn: () => take.current?.(),
+    error: fit.error,
+    pending: fit.isLoading,
+  };
 }
 
 function Placed() {
   const { car, design, outcome, drag } = useBench();
   const { cooler, set } = useCooler();
   const { show } = usePreferences();
-  const { fit, move, placement, differs, takeDrawn, error } = usePlacement();
+  const { fit, move, placement, differs, takeDrawn, error, pending } = usePlacement();
   const [marked, setMarked] = useState<Marked>({ list: 'parts', index: 0 });
   const [measuring, setMeasuring] = useState(false);
   const [space, setSpace] = useState(false);
@@ -256,6 +264,7 @@ function Placed() {
             />
           )}
           {error && <p role="alert">▲ {error.message}</p>}
+          {pending && <Coming height={170}>Laying the core in the nose…</Coming>}
           {fit && placement && <FitFigures fit={fit} />}
           <BracketPatterns />
           <Held>

@@ -6,7 +6,7 @@ import { ApiError } from '../../api/client';
 import { queries } from '../../api/queries';
 import { usePresets } from '../../bench/presets';
 import { Held, useBench } from '../../bench/workbench';
-import { Button, Fold, Heading, Muted, Pick, Row, Toggle } from '../../kit/kit';
+import { Button, Coming, Fold, Heading, Muted, Pick, Row, Toggle } from '../../kit/kit';
 import { BayPicture, type Which } from '../../pictures/BayPicture';
 import { roomOf, type Room } from '../../pictures/bayWindow';
 import { BenchPicture } from '../../pictures/BenchPicture';
@@ -119,7 +119,7 @@ function Plumbed() {
   const [space, setSpace] = useState(false);
   const [seen, setSeen] = useState(false);
   const { show } = usePreferences();
-  const { plumbing, level, plumbed, sizes, behind, error, change, differs, takeRouted } = usePlumbing(seen);
+  const { plumbing, level, plumbed, pending, sizes, behind, error, change, differs, takeRouted } = usePlumbing(seen);
   const [marked, setMarked] = useState<string>();
   const [catalogue, setCatalogue] = useState(false);
   const parts = useQuery(queries.parts());
@@ -242,7 +242,8 @@ function Plumbed() {
               )}
             </>
           )}
-          {!plumbed && !error && (
+          {pending && <Coming height={420}>Laying the hoses…</Coming>}
+          {!plumbed && !error && !pending && (
             <>
               <Heading>What will be here</Heading>
               <Muted>
@@ -281,6 +282,7 @@ function Plumbed() {
       }
       side={
         <>
+          {pending && <Coming height={540}>Laying the hoses…</Coming>}
           {plumbed && <Consequences plumbed={plumbed} onTurn={(clockDeg) => change({ clockDeg })} />}
           <Findings station="PLUMB" />
         </>

@@ -94,6 +94,8 @@ export function usePlumbing(compareSizes: boolean) {
     plumbing,
     level,
     plumbed: ready ? query.data : undefined,
+    /** The first answer is on its way. */
+    pending: ready && query.isPending && !query.error,
     sizes: sizes.data?.sizes ?? [],
     behind: !fresh,
     error: ready ? query.error : null,

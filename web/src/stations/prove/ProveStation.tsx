@@ -6,7 +6,7 @@ import { queries } from '../../api/queries';
 import { usePreferences } from '../../preferences/preferences';
 import { download } from '../../bench/download';
 import { useBench } from '../../bench/workbench';
-import { Button, Heading, Muted, Pick } from '../../kit/kit';
+import { Button, Coming, Heading, Muted, Pick } from '../../kit/kit';
 import { formatFigure } from '../../units/units';
 import { quantityOf, word } from '../../words/words';
 import { FigureTable } from '../../kit/layout';
@@ -37,6 +37,10 @@ const Said = styled.section`
     margin: 0;
   }
 `;
+
+const PROOF_HIGH = 700;
+
+const MODEL_HIGH = 440;
 
 /** Before against after, fairly, and each against the model. */
 export function ProveStation() {
@@ -115,13 +119,20 @@ export function ProveStation() {
         <>
           {first && second && first.id === second.id && <p role="alert">▲ Before and after are the same log.</p>}
           {proof.error && <p role="alert">▲ {proof.error.message}</p>}
-          {asked && proof.isPending && <Muted>Comparing…</Muted>}
+          {asked && proof.isPending && <Coming height={PROOF_HIGH}>Comparing…</Coming>}
           {asked && proof.data && <Told answer={proof.data} behind={proof.isPlaceholderData} />}
           <Readings />
           <Logs />
         </>
       }
-      side={asked && proof.data ? <Model answer={proof.data} /> : null}
+      side={
+        asked && (
+          <>
+            {proof.isPending && <Coming height={MODEL_HIGH}>Comparing…</Coming>}
+            {proof.data && <Model answer={proof.data} />}
+          </>
+        )
+      }
     />
   );
 }

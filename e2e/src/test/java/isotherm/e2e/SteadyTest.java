@@ -1,0 +1,42 @@
+package isotherm.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** What is on its way keeps its room: nothing moves away under a finger when answers arrive. */
+class SteadyTest extends Workshop {
+    /** Of a page: the part of it that moved times how far. A button that is pushed down by a line is 0.001 or so. */
+    private static final double SEEN = 0.03;
+
+    private static final String WATCH =
+            """
+            window.moved = [];
+            new PerformanceObserver((list) => {
+              for (const e of list.getEntries()) {
+                const what = e.sources.map((s) => (s.node?.nodeType === 1 ? s.node : s.node?.parentElement))
+                  // The page itself comes once, in the place of nothing.
+                  .filter((n) => n && n.closest('.station')).map((n) => n.tagName + ' ' + n.textContent.slice(0, 60));
+                if (what.length > 0) window.moved.push([e.value, what.join('; ')]);
+              }
+            }).observe({ type: 'layout-shift', buffered: true });
+            """;
+
+    @ParameterizedTest
+    @ValueSource(strings = {"duty", "core", "place", "plumb", "prove", "compare"})
+    void nothingMovesWhenAnswersArrive(String station) {
+        page.navigate("/");
+        choose("Car", "Aldane Corvid");
+        String at = page.url().replace("/duty/", "/" + station + "/");
+        page.addInitScript(WATCH);
+        answersTake(300);
+        page.navigate(at);
+        assertThat(page.locator(".station h2").first()).isVisible();
+        assertThat(page.locator("main [aria-busy=true]")).hasCount(0);
+        assertThat((List<?>) page.evaluate("() => window.moved.filter(([much]) => much > " + SEEN + ")"))
+                .isEmpty();
+    }
+}
