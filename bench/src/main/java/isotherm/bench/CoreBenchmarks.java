@@ -62,6 +62,10 @@ public class CoreBenchmarks {
     private final TrackDuty session = session();
     private final CoreModel model = new CoreModel(Core.stackedPlate(19, 0.28, 0.05));
 
+    /** More than are remembered. */
+    private static final int SEALINGS = 10_000;
+
+    private int turn;
     private final LogDuty log;
     private final double[] logged;
 
@@ -136,10 +140,20 @@ public class CoreBenchmarks {
         return model.rate(car.oil(), 0.4, 393, 0.4, 298, 101_325, 0.8, 0.8);
     }
 
-    /** @return a session of 25 minutes on a circuit */
+    /** @return a session of 25 minutes on a circuit, its core and its air as they were in the last one */
     @Benchmark
     public Session session25Minutes() {
         return Simulator.run(car, session, design);
+    }
+
+    /** @return the same with a sealing that no session had lately */
+    @Benchmark
+    public Session session25MinutesOtherAir() {
+        turn = (turn + 1) % SEALINGS;
+        return Simulator.run(
+                car,
+                session,
+                design.withAirway(design.cooler().orElseThrow().airway().withSealing(0.3 + 0.6 * turn / SEALINGS)));
     }
 
     /** @return a map of 24 × 24 whole sessions on all processors */
@@ -166,25 +180,23 @@ public class CoreBenchmarks {
     @Warmup(iterations = 0)
     @Measurement(iterations = 2)
     public DesignSearch.Result search10000Designs() {
-        List<Double> sealings = List.of(0.5, 0.6, 0.7, 0.8, 0.85, 0.9, 0.95);
-        return DesignSearch.search(
-                car,
-                session,
-                Belief.prior(),
-                new DesignSearch.Bounds(
-                        CorePart.shipped(),
-                        List.of(Place.values()),
-                        sealings,
-                        List.of(
-                                Optional.of(OilThermostat.opening(Units.kelvin(85))),
-                                Optional.of(OilThermostat.opening(Units.kelvin(90)))),
-                        List.of(14.2e-3, 17.5e-3),
-                        0.40,
-                        0.30,
-                        0.2,
-                        0.03,
-                        1.2),
-                () -> false);
+        return DesignSearch.search(car, session, Belief.prior(), bounds(), () -> false);
+    }
+
+    static DesignSearch.Bounds bounds() {
+        return new DesignSearch.Bounds(
+                CorePart.shipped(),
+                List.of(Place.values()),
+                List.of(0.5, 0.6, 0.7, 0.8, 0.85, 0.9, 0.95),
+                List.of(
+                        Optional.of(OilThermostat.opening(Units.kelvin(85))),
+                        Optional.of(OilThermostat.opening(Units.kelvin(90)))),
+                List.of(14.2e-3, 17.5e-3),
+                0.40,
+                0.30,
+                0.2,
+                0.03,
+                1.2);
     }
 
     /** @return a fit of a 25-minute log at 10 Hz */

@@ -1,0 +1,110 @@
+package isotherm.bench;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.Locale;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A garage that is filled, asked over HTTP. */
+final class GarageGrowth {
+    private static final JsonMapper JSON = new JsonMapper();
+    private static final int WRONG = 400;
+
+    private final HttpClient client = HttpClient.newHttpClient();
+    private final URI server;
+    private final String first;
+    private int cars;
+
+    /** @param server one with the demo garage */
+    GarageGrowth(URI server) {
+        this.server = server;
+        JsonNode all = JSON.readTree(ask("GET", "/api/cars", null));
+        this.first = "/api/cars/" + all.get(0).get("id").asString();
+        this.cars = all.size();
+    }
+
+    /** @return where one car is told with all that is its own */
+    String one() {
+        return first;
+    }
+
+    /**
+     * @param many cars that there are then: copies of the first one with its designs
+     * @param path what is asked
+     * @return asks it
+     */
+    Runnable cars(int many, String path) {
+        JsonNode template = JSON.readTree(ask("GET", first, null));
+        while (cars < many) {
+            ObjectNode car = (ObjectNode) template.get("car").deepCopy();
+            String added =
+                    ask("POST", "/api/cars", car.put("name", "Car " + cars).toString());
+            String at = "/api/cars/" + JSON.readTree(added).get("id").asString();
+            for (JsonNode design : template.get("designs")) {
+                ask("POST", at + "/designs", design.get("design").toString());
+            }
+            cars++;
+        }
+        return () -> ask("GET", path, null);
+    }
+
+    /**
+     * @param rows of a log
+     * @return brings it in as one that is kept
+     */
+    Runnable log(int rows) {
+        StringBuilder text = new StringBuilder("Time [s],Speed [km/h],RPM,Oil temp [C]\n");
+        for (int i = 0; i < rows; i++) {
+            text.append(String.format(Locale.ROOT, "%d.%d,120,5200,%d%n", i / 10, i % 10, 95 + i % 30));
+        }
+        byte[] bytes = text.toString().getBytes(StandardCharsets.UTF_8);
+        return () -> {
+            JsonNode upload =
+                    JSON.readTree(answer(HttpRequest.newBuilder(server.resolve(first + "/uploads?name=growth.csv"))
+                            .header("Content-Type", "application/octet-stream")
+                            .POST(HttpRequest.BodyPublishers.ofByteArray(bytes))
+                            .build()));
+            ObjectNode keep = JSON.createObjectNode()
+                    .put("name", "Growth")
+                    .put("sensor", "SUMP")
+                    .put("ambientC", 20)
+                    .put("altitudeM", 100);
+            keep.set("format", upload.at("/preview/format"));
+            String path = "/api/uploads/" + upload.get("id").asString() + "/keep";
+            JsonNode job = JSON.readTree(ask("POST", path, keep.toString()));
+            while (job.get("state").asString().matches("WAITING|RUNNING")) {
+                job = JSON.readTree(ask("GET", "/api/jobs/" + job.get("id").asString(), null));
+            }
+        };
+    }
+
+    private String ask(String method, String path, String body) {
+        return answer(HttpRequest.newBuilder(server.resolve(path))
+                .header("Content-Type", "application/json")
+                .method(
+                        method,
+                        body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body))
+                .build());
+    }
+
+    private String answer(HttpRequest request) {
+        try {
+            HttpResponse<String> answer = client.send(request, HttpResponse.BodyHandlers.ofString());
+            if (answer.statusCode() >= WRONG) {
+                throw new IllegalStateException(request.uri() + ": " + answer.body());
+            }
+            return answer.body();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}
