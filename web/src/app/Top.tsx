@@ -123,10 +123,10 @@ export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
       <Actions
         label="More about this car"
         actions={[
-          { id: 'new', name: 'New car', run: () => void navigate('/start') },
+          { id: 'new', name: 'New car', disabled: !builder, run: () => void navigate('/start') },
           ...(together ? [{ id: 'hand', name: 'Hand over by a link…', run: () => setAsked('hand') }] : []),
           { id: 'changes', name: 'Last changes…', run: () => setAsked('changes') },
-          { id: 'remove', name: 'Remove this car…', run: () => setAsked('removeCar') },
+          { id: 'remove', name: 'Remove this car…', disabled: !builder, run: () => setAsked('removeCar') },
         ]}
       />
       <div className="pick">
@@ -143,30 +143,31 @@ export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
       <Actions
         label="More about this design"
         actions={[
-          { id: 'copy', name: 'Copy…', run: () => setAsked('copy') },
-          { id: 'rename', name: 'Rename…', run: () => setAsked('rename') },
+          { id: 'copy', name: 'Copy…', disabled: !builder, run: () => setAsked('copy') },
+          { id: 'rename', name: 'Rename…', disabled: !builder, run: () => setAsked('rename') },
           {
             id: 'built',
             name: built ? 'Not as built' : 'Mark as built',
+            disabled: !builder,
             run: () => changeCar({ ...car, designs: { ...car.designs, built: built ? undefined : designId } }),
           },
           {
             id: 'earlier',
             name: 'Move up in the list',
-            disabled: moved(view.designs, designId, -1) === undefined,
+            disabled: !builder || moved(view.designs, designId, -1) === undefined,
             run: () => move(-1),
           },
           {
             id: 'later',
             name: 'Move down in the list',
-            disabled: moved(view.designs, designId, 1) === undefined,
+            disabled: !builder || moved(view.designs, designId, 1) === undefined,
             run: () => move(1),
           },
           { id: 'compare', name: 'Compare all designs', run: () => go({ station: 'compare' }) },
           {
             id: 'remove',
             name: 'Remove…',
-            disabled: view.designs.length < 2,
+            disabled: !builder || view.designs.length < 2,
             run: () => setAsked('remove'),
           },
         ]}

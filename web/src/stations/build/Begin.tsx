@@ -6,10 +6,12 @@ import { useBench } from '../../bench/workbench';
 import { AskName, Button, Muted, Pick } from '../../kit/kit';
 import { AddCore } from '../core/AddCore';
 import { WorkFields } from '../core/WorkFields';
+import { useMay } from '../../bench/me';
 import { Preview } from './Preview';
 
 export function Begin({ onBegun }: { onBegun: (id: string) => void }) {
   const { view, car, duty, design } = useBench();
+  const keeps = useMay('BUILDER');
   const client = useQueryClient();
   const [asked, setAsked] = useState(false);
   const [preview, setPreview] = useState(false);
@@ -35,7 +37,7 @@ export function Begin({ onBegun }: { onBegun: (id: string) => void }) {
   };
   return (
     <>
-      <Button style={{ minHeight: 56 }} onPress={() => setAsked(true)} isDisabled={!buildable}>
+      <Button style={{ minHeight: 56 }} onPress={() => setAsked(true)} isDisabled={!buildable || !keeps}>
         Begin a build of “{design.name}”
       </Button>
       <Button isDisabled={!buildable} onPress={() => setPreview(true)}>

@@ -93,7 +93,8 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
   const { summary, builds, onChoose } = props;
   const client = useQueryClient();
   const { who, setWho, known } = useWho();
-  const mayWrite = useMay('BUILDER') && who.trim() !== '';
+  const keeps = useMay('BUILDER');
+  const mayWrite = keeps && who.trim() !== '';
   const [removing, setRemoving] = useState(false);
   const [another, setAnother] = useState(false);
   const sheet = useSheet(summary.id, who);
@@ -128,8 +129,8 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
             <Actions
               label="More about this build"
               actions={[
-                { id: 'new', name: 'Begin another…', run: () => setAnother(true) },
-                { id: 'remove', name: 'Remove…', run: () => setRemoving(true) },
+                { id: 'new', name: 'Begin another…', disabled: !keeps, run: () => setAnother(true) },
+                { id: 'remove', name: 'Remove…', disabled: !keeps, run: () => setRemoving(true) },
               ]}
             />
           </Row>

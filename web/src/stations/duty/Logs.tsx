@@ -5,6 +5,7 @@ import { api, read, basedOn, create, send, type Schemas } from '../../api/client
 import { queries } from '../../api/queries';
 import { usePreferences } from '../../preferences/preferences';
 import { useGo } from '../../bench/useGo';
+import { useMay } from '../../bench/me';
 import { useBench } from '../../bench/workbench';
 import { FileChoice } from '../../kit/FileChoice';
 import { Actions, AskSure, Button, Heading, Muted, Row, Sheet } from '../../kit/kit';
@@ -24,6 +25,7 @@ export interface BroughtLog {
 /** The car's logs: brought in, looked at, driven again, fitted. */
 export function Logs() {
   const { view } = useBench();
+  const keeps = useMay('BUILDER');
   const client = useQueryClient();
   const go = useGo();
   // One that came with the car is looked at first.
@@ -70,7 +72,7 @@ export function Logs() {
           label="Log file"
           action={sending ? 'Reading…' : 'Import log…'}
           accept=".csv,.txt,.tsv,.log,.gz,.gpx"
-          isDisabled={sending}
+          isDisabled={sending || !keeps}
           onFile={(chosen) => void take(chosen)}
         />
       </Row>
@@ -151,6 +153,7 @@ function LogRow(props: {
 }) {
   const { show } = usePreferences();
   const { log } = props.log;
+  const keeps = useMay('BUILDER');
   return (
     <tr>
       <th scope="row" style={{ whiteSpace: 'normal' }}>
@@ -177,10 +180,10 @@ function LogRow(props: {
               {
                 id: 'drive',
                 name: 'Make a duty of it',
-                disabled: !log.channels.includes('SPEED'),
+                disabled: !keeps || !log.channels.includes('SPEED'),
                 run: props.onDrive,
               },
-              { id: 'remove', name: 'Remove…', run: props.onRemove },
+              { id: 'remove', name: 'Remove…', disabled: !keeps, run: props.onRemove },
             ]}
           />
         </Row>

@@ -141,6 +141,16 @@ class TogetherTest extends Workshop {
         assertThat(field("Rows")).hasValue(before);
         station("Care");
         assertThat(page.getByText("A viewer reads this book")).isVisible();
+        station("Build");
+        assertThat(button(Pattern.compile("^Begin a build of"))).isDisabled();
+        button("More about this design").click();
+        assertThat(action("Copy…")).isDisabled();
+        assertThat(action("Compare all designs")).isEnabled();
+    }
+
+    private Locator action(String name) {
+        return page.getByRole(
+                AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     @Test

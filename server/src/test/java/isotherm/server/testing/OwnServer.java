@@ -19,6 +19,8 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
     private static final int FIRST_DATABASE_PORT = 20_000;
     private static final int DATABASE_PORTS = 10_000;
     private static final int LAST_LINES = 25;
+    /** Tenths of a second. */
+    private static final int PATIENCE = 1800;
 
     private final Path data;
     private final int heapMb;
@@ -176,10 +178,10 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
 
     /**
      * @param there asked until it is so
-     * @throws AssertionError when it is not within a minute
+     * @throws AssertionError when it is not within some minutes: beside other work a start has taken one
      */
     public static void until(BooleanSupplier there) {
-        for (int i = 0; i < 600; i++) {
+        for (int i = 0; i < PATIENCE; i++) {
             if (there.getAsBoolean()) {
                 return;
             }
@@ -189,7 +191,7 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
                 throw new IllegalStateException(e);
             }
         }
-        throw new AssertionError("not within a minute");
+        throw new AssertionError("not within three minutes");
     }
 
     @Override
