@@ -13,8 +13,6 @@ import isotherm.server.plumbing.PlumbQuestion;
 import isotherm.server.plumbing.PlumbingSolver;
 import java.io.IOException;
 import java.net.URI;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -145,17 +143,7 @@ public final class Growth {
 
     /** The Corvid's plumbing, its bay filled with further boxes. */
     private static Runnable plumbing(int boxes) throws IOException {
-        Path demo = Path.of(System.getProperty("isotherm.demo", "demo"));
-        JsonNode file = JSON.readTree(Files.readString(demo.resolve("1-corvid.json")));
-        ObjectNode asked = JSON.createObjectNode();
-        asked.set("car", file.get("car"));
-        asked.set("duty", file.get("duties").get(0));
-        for (JsonNode d : file.get("designs")) {
-            if (d.has("plumbing") && d.get("cooler").has("placement")) {
-                asked.set("design", d);
-                break;
-            }
-        }
+        ObjectNode asked = DemoCase.of("1-corvid", DemoCase::isPlumbed);
         ArrayNode there = (ArrayNode) asked.at("/car/bay/boxes");
         List<JsonNode> own = new ArrayList<>();
         there.forEach(own::add);

@@ -5,8 +5,6 @@ import isotherm.server.garage.CaseDocument;
 import isotherm.server.session.OutcomeDocument;
 import isotherm.server.session.Solver;
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
@@ -21,8 +19,6 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -36,7 +32,6 @@ import tools.jackson.databind.node.ObjectNode;
 @Warmup(iterations = 4, time = 2)
 @Measurement(iterations = 5, time = 2)
 public class OutcomeBenchmarks {
-    private static final JsonMapper JSON = new JsonMapper();
     private static final int CHOICES = 400;
     /** As many as a page asks for. */
     private static final int SAMPLES = 48;
@@ -56,16 +51,7 @@ public class OutcomeBenchmarks {
      */
     @Setup
     public void read() throws IOException {
-        Path demo = Path.of(System.getProperty("isotherm.demo", "demo"));
-        JsonNode file = JSON.readTree(Files.readString(demo.resolve(car + ".json")));
-        ObjectNode asked = JSON.createObjectNode();
-        asked.set("car", file.get("car"));
-        asked.set("duty", file.get("duties").get(0));
-        for (JsonNode design : file.get("designs")) {
-            if (design.has("cooler") && !asked.has("design")) {
-                asked.set("design", design);
-            }
-        }
+        ObjectNode asked = DemoCase.of(car, design -> design.has("cooler"));
         for (int i = 0; i < CHOICES; i++) {
             ((ObjectNode) asked.at("/design/cooler")).put("sealingPercent", 40 + 50.0 * i / CHOICES);
             choices.add(DocumentReader.read(asked.toString(), CaseDocument.class));

@@ -8,8 +8,6 @@ import isotherm.server.plumbing.PlumbQuestion;
 import isotherm.server.plumbing.Plumbed;
 import isotherm.server.plumbing.PlumbingSolver;
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -23,9 +21,6 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ObjectNode;
 
 /** The plumbing of the demo garage's cars, as the page asks for it: routes, fittings, pressures and bill. */
 @State(Scope.Benchmark)
@@ -35,8 +30,6 @@ import tools.jackson.databind.node.ObjectNode;
 @Warmup(iterations = 4, time = 2)
 @Measurement(iterations = 5, time = 3)
 public class PlumbBenchmarks {
-    private static final JsonMapper JSON = new JsonMapper();
-
     /** The car, by its file in the demo garage. */
     @Param({"1-corvid", "2-hauler", "3-wren"})
     public String car = "1-corvid";
@@ -54,18 +47,8 @@ public class PlumbBenchmarks {
      */
     @Setup
     public void read() throws IOException {
-        Path demo = Path.of(System.getProperty("isotherm.demo", "demo"));
-        JsonNode file = JSON.readTree(Files.readString(demo.resolve(car + ".json")));
-        ObjectNode asked = JSON.createObjectNode();
-        asked.set("car", file.get("car"));
-        asked.set("duty", file.get("duties").get(0));
-        for (JsonNode design : file.get("designs")) {
-            if (design.has("plumbing") && design.get("cooler").has("placement")) {
-                asked.set("design", design);
-                break;
-            }
-        }
-        question = DocumentReader.read(asked.toString(), PlumbQuestion.class);
+        question = DocumentReader.read(
+                DemoCase.of(car, DemoCase::isPlumbed).toString(), PlumbQuestion.class);
     }
 
     /** @return what the plumbing comes to */

@@ -1,0 +1,129 @@
+# What has to be on the machine, how the program is put together, and how it is started. Sourced by the launcher.
+
+need_packages() {
+    local missing=()
+    command -v java >/dev/null 2>&1 || missing+=(openjdk-17-jdk-headless)
+    command -v curl >/dev/null 2>&1 || missing+=(curl)
+    # What was built is only started: what a build needs is not asked for its version every time.
+    if [ "$1" != start ]; then
+        command -v javac >/dev/null 2>&1 || missing+=(openjdk-17-jdk-headless)
+        command -v mvn >/dev/null 2>&1 || missing+=(maven)
+        if ! command -v node >/dev/null 2>&1 || [ "$(node -p 'process.versions.node.split(".")[0]')" -lt 20 ]; then
+            missing+=("nodejs npm")
+        fi
+    fi
+    if [ -z "${SPRING_DATASOURCE_URL:-}" ] || [ "$1" = test ]; then
+        pg_bin >/dev/null || missing+=(postgresql)
+    fi
+    if [ "$1" = test ]; then
+        [ -x /usr/bin/chromium ] || missing+=(chromium)
+        command -v pdftoppm >/dev/null 2>&1 || missing+=(poppler-utils)
+        # Another host, as the tests of --lan make one.
+        command -v ip >/dev/null 2>&1 || missing+=(iproute2)
+    fi
+    [ ${#missing[@]} -eq 0 ] && return
+    local as=()
+    if [ "$(id -u)" -ne 0 ]; then
+        if command -v sudo >/dev/null 2>&1 && sudo -n true 2>/dev/null; then
+            as=(sudo -n)
+        else
+            die "please install: ${missing[*]}   (apt-get install ${missing[*]})"
+        fi
+    fi
+    say "installing ${missing[*]}"
+    "${as[@]}" apt-get update -qq
+    # shellcheck disable=SC2068 # some entries are two packages
+    "${as[@]}" env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends ${missing[@]} >/dev/null
+    if command -v node >/dev/null && [ "$(node -p 'process.versions.node.split(".")[0]')" -lt 20 ]; then
+        die "Node 20 or newer is needed to build the interface; this machine has $(node --version)"
+    fi
+}
+
+build_log=$here/target/build.log
+
+maven() { (cd "$here" && mvn -B -q -Dstyle.color=never "$@"); }
+
+sources_stamp() {
+    (cd "$here" && find pom.xml config core/pom.xml core/src/main words/pom.xml words/en.json words/src/main server/pom.xml \
+        server/src/main demo docs/guide.md docs/stations docs/screenshots web -type f \
+        ! -path 'web/node_modules/*' ! -path 'web/dist/*' ! -path 'web/target/*' ! -path 'web/src/api/schema.ts' -print0 |
+        LC_ALL=C sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1)
+}
+
+build() {
+    # A program that was built elsewhere is taken as it is.
+    [ -z "${ISOTHERM_APP:-}" ] || return 0
+    # Whoever starts a second one meanwhile waits for what the first builds, instead of writing into it.
+    mkdir -p "$here/target"
+    exec 8>"$here/target/build.lock"
+    flock 8
+    build_locked
+    exec 8>&-
+}
+
+build_locked() {
+    local now
+    now=$(sources_stamp)
+    if [ -f "$app/.built-from" ] && [ "$(cat "$app/.built-from")" = "$now" ]; then
+        need_packages start
+        return
+    fi
+    need_packages run
+    : >"$build_log"
+    say "prerequisites: all there; building now, which takes some minutes the first time; its log is $build_log"
+    # What is served is not looked at by linters again; the whole build is. The interface is put together while rules and words
+    # are compiled: neither needs the other.
+    ISOTHERM_SERVE=1 logged "1 of 2: interface and server" maven -T 2 -Pserve -pl core,words,web,server -am package \
+        -Dmaven.test.skip -Dspotless.check.skip -Dcheckstyle.skip
+    logged "2 of 2: what is started" extract "$now"
+}
+
+# Runs a part of the build, its words in the log; what it said last comes up when it fails.
+logged() {
+    local what=$1 begun=$SECONDS
+    shift
+    if ! "$@" >>"$build_log" 2>&1; then
+        tail -n 25 "$build_log" >&2
+        die "$what could not be built; all of it is in $build_log"
+    fi
+    say "$what, $((SECONDS - begun)) s"
+}
+
+# The fat jar starts in 13 s, taken apart in 9 s, with class-data sharing on top in 7 s, with its beans known in 5 s.
+extract() {
+    rm -rf "$app"
+    java -Djarmode=tools -jar "$here"/server/target/isotherm-server-*-app.jar extract --destination "$app" >/dev/null ||
+        return 1
+    mv "$app"/isotherm-server-*-app.jar "$app/isotherm.jar" || return 1
+    # Its beans were known when it was built.
+    touch "$app/.aot"
+    printf '%s' "$1" >"$app/.built-from"
+}
+
+# The classes of a start as they lie in memory, for every later one: written beside the first server, which nobody waits for.
+share_classes() {
+    [ ! -f "$app/isotherm.jsa" ] && [ -w "$app" ] || return 0
+    # The lock is the launcher's and its server's alone.
+    exec 9>&-
+    local java_pid
+    nice -n 19 java -XX:ArchiveClassesAtExit="$app/isotherm.jsa.new" -Xlog:disable "$(known_beans)" -Dspring.context.exit=onRefresh \
+        -jar "$app/isotherm.jar" --server.port=0 >/dev/null 2>&1 &
+    java_pid=$!
+    trap 'kill "$java_pid" 2>/dev/null; rm -f "$app/isotherm.jsa.new"; exit 0' TERM INT
+    wait "$java_pid" || true
+    [ ! -f "$app/isotherm.jsa.new" ] || mv "$app/isotherm.jsa.new" "$app/isotherm.jsa"
+}
+
+known_beans() { printf -- '-Dspring.aot.enabled=%s' "$([ -f "$app/.aot" ] && echo true || echo false)"; }
+
+# Compiled for speed is what runs ten times as often as usual: a start runs most of what it runs too seldom for that to pay,
+# and with two cores it waits for the compiler. A session that is computed passes these marks within milliseconds.
+late=(-XX:Tier4InvocationThreshold=50000 -XX:Tier4MinInvocationThreshold=6000 -XX:Tier4CompileThreshold=100000
+    -XX:Tier4BackEdgeThreshold=200000)
+
+# Replaces the shell that calls it: a background caller's process id is then the server's own.
+app_java() {
+    local share=()
+    [ -f "$app/isotherm.jsa" ] && share=(-XX:SharedArchiveFile="$app/isotherm.jsa" -Xshare:auto)
+    exec java "${share[@]}" "${late[@]}" -Xlog:disable "$(known_beans)" -jar "$app/isotherm.jar" "$@"
+}

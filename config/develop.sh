@@ -1,0 +1,77 @@
+# Tests, benchmarks and what else a developer runs. Sourced by the launcher.
+
+# A database of the tests' own, gone with them.
+test_database() {
+    need_packages test
+    export ISOTHERM_TEST_HOME=${ISOTHERM_TEST_HOME:-$(mktemp -d /tmp/isotherm-test.XXXXXX)}
+    chmod 755 "$ISOTHERM_TEST_HOME"
+    trap 'pg_stop "$ISOTHERM_TEST_HOME/postgres" 2>/dev/null || true; rm -rf "$ISOTHERM_TEST_HOME"' EXIT
+    pg_start "$ISOTHERM_TEST_HOME/postgres"
+    ISOTHERM_TEST_DB="jdbc:postgresql://127.0.0.1:$(pg_port "$ISOTHERM_TEST_HOME/postgres")/isotherm"
+    ISOTHERM_TEST_PASSWORD=$(cat "$ISOTHERM_TEST_HOME/postgres.secret")
+    ISOTHERM_TEST_APP_PASSWORD=$(cat "$ISOTHERM_TEST_HOME/postgres.app.secret")
+    export ISOTHERM_TEST_DB ISOTHERM_TEST_PASSWORD ISOTHERM_TEST_APP_PASSWORD PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1
+}
+
+# Runs one class of the server's tests, which prints its own table.
+run_table() {
+    local class=$1
+    shift
+    test_database
+    (cd "$here" && mvn -B -q -Dstyle.color=never -ntp -pl core,words,web,server -am test -Dtest="$class" \
+        -Dsurefire.failIfNoSpecifiedTests=false -Dsurefire.useFile=false "$@")
+}
+
+run_tests() {
+    test_database
+    # Two modules at a time where one does not need the other: the interface is built while the core is tested.
+    (cd "$here" && mvn -B -Dstyle.color=never -ntp -T 2 verify "$@")
+}
+
+bench_classes() {
+    printf '%s:' "$here/bench/target/classes" "$here/core/target/classes" "$here/words/target/classes" "$here/server/target/classes"
+    cat "$here/bench/target/classpath.txt"
+}
+
+# A program of the benchmarks with a server of 512 MB and a garage of its own, which go when it is over.
+load() {
+    local status=0
+    build
+    ISOTHERM_SERVE=1 maven -pl bench -am package -DskipTests >&2
+    # Known when the script ends, too: what it takes away then.
+    load_home=$(mktemp -d /tmp/isotherm-load.XXXXXX)
+    chmod 755 "$load_home"
+    trap 'ISOTHERM_HOME=$load_home "$here/isotherm" stop >/dev/null 2>&1; rm -rf "$load_home"' EXIT
+    ISOTHERM_HOME=$load_home JAVA_TOOL_OPTIONS=-Xmx512m "$here/isotherm" demo >"$load_home/said" 2>&1 &
+    until grep -q 'Isotherm is at' "$load_home/said"; do
+        kill -0 $! 2>/dev/null || die "the server did not start: $(tail -n 3 "$load_home/said")"
+        sleep 0.5
+    done
+    java -Disotherm.demo="$here/demo" -cp "$(bench_classes)" "$1" \
+        "$(sed -n 's/.*\(http[^ ]*\) .*/\1/p' "$load_home/said" | head -n 1)" || status=$?
+    return $status
+}
+
+calibrate() {
+    need_packages run
+    (cd "$here" && mvn -B -q -Dstyle.color=never -ntp -pl core test -Dtest=CoverageTest -Disotherm.coverage="${1:-100}" \
+        -Dsurefire.failIfNoSpecifiedTests=false -Dsurefire.useFile=false)
+}
+
+coverage() {
+    need_packages run
+    maven -Pcoverage -pl core,words test
+    awk -F, 'NR > 1 && $2 != "PACKAGE" { missed[$2] += $8; run[$2] += $9 }
+        END { for (p in run) printf "%5.1f %%  %s\n", 100 * run[p] / (run[p] + missed[p]), p }' \
+        "$here/core/target/site/jacoco/jacoco.csv" "$here/words/target/site/jacoco/jacoco.csv" | sort -k3
+}
+
+mutants() {
+    [ -d "$here/core/src/main/java/isotherm/core/${1:-/}" ] || die "name a package of core, such as findings"
+    need_packages run
+    maven -pl core test-compile org.pitest:pitest-maven:mutationCoverage -DtargetClasses="isotherm.core.$1.*" \
+        -DtargetTests="isotherm.core.$1.*" >&2
+    awk -F, '{ all[$1]++; if ($6 == "KILLED" || $6 == "TIMED_OUT") killed[$1]++ }
+        END { for (f in all) { printf "%4d of %4d  %s\n", killed[f], all[f], f; k += killed[f]; n += all[f] }
+            printf "%4d of %4d killed, %.0f %%\n", k, n, 100 * k / n }' "$here/core/target/pit-reports/mutations.csv" | sort -k5
+}
