@@ -238,7 +238,6 @@ export const queries = {
     queryOptions({
       queryKey: ['plumb', key],
       queryFn: ({ signal }) => read(api.POST('/api/plumb', { body, headers, signal })),
-      retry: 0,
       ...drawn,
     }),
   fit: (id: string, body: Schemas['LogFitQuestion'] | undefined) =>

@@ -141,8 +141,6 @@ class TogetherTest extends Workshop {
         assertThat(field("Rows")).hasValue(before);
         station("Care");
         assertThat(page.getByText("A viewer reads this book")).isVisible();
-        station("Build");
-        assertThat(button(Pattern.compile("^Begin a build of"))).isDisabled();
         button("More about this design").click();
         assertThat(action("Copy…")).isDisabled();
         assertThat(action("Compare all designs")).isEnabled();
