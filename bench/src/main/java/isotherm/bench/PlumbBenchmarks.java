@@ -47,8 +47,7 @@ public class PlumbBenchmarks {
      */
     @Setup
     public void read() throws IOException {
-        question = DocumentReader.read(
-                DemoCase.of(car, DemoCase::isPlumbed).toString(), PlumbQuestion.class);
+        question = DocumentReader.read(DemoCase.of(car, DemoCase::isPlumbed).toString(), PlumbQuestion.class);
     }
 
     /** @return what the plumbing comes to */
