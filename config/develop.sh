@@ -34,7 +34,7 @@ bench_classes() {
 }
 
 # A program of the benchmarks with a server of 512 MB and a garage of its own, which go when it is over.
-load() {
+bench_with_server() {
     local status=0
     build
     ISOTHERM_SERVE=1 maven -pl bench -am package -DskipTests >&2

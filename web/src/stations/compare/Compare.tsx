@@ -97,7 +97,7 @@ export function Compare() {
   const differences = all.filter((d) => !inner(d.path));
   const inside = all.filter((d) => inner(d.path));
   // Rows come once it is known which of them differ.
-  const waits = outcomes.some((o) => o.isPending && !o.error);
+  const waits = outcomes.some((o) => o.isPending);
   const told = waits
     ? []
     : FIGURES.map((f) => ({ f, values: outcomes.map((o) => (o.error ? 'no outcome' : figure(f, o.data))) }));
@@ -163,12 +163,14 @@ export function Compare() {
             {differ.map((t) => (
               <Outcome key={t.f.name} {...t} ids={ids} chosen={designId} />
             ))}
-            <tr hidden={waits}>
-              <th scope="row">First finding</th>
-              {outcomes.map((o, i) => (
-                <td key={designs[i]?.id}>{o.data?.findings[0] ? say(o.data.findings[0].what) : '–'}</td>
-              ))}
-            </tr>
+            {!waits && (
+              <tr>
+                <th scope="row">First finding</th>
+                {outcomes.map((o, i) => (
+                  <td key={designs[i]?.id}>{o.data?.findings[0] ? say(o.data.findings[0].what) : '–'}</td>
+                ))}
+              </tr>
+            )}
           </tbody>
         </FigureTable>
       </div>

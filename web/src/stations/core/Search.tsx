@@ -18,6 +18,8 @@ export function Search({ widthMm, heightMm }: { widthMm: number; heightMm: numbe
   const cooler = design.cooler;
   const [job, setJob] = useState<JobView>();
   const [found, setFound] = useState<Schemas['SearchAnswer']>();
+  // One that was stopped has found what it had found by then.
+  const [whole, setWhole] = useState(false);
   const [problem, setProblem] = useState<string>();
   if (!cooler) {
     return null;
@@ -25,6 +27,7 @@ export function Search({ widthMm, heightMm }: { widthMm: number; heightMm: numbe
   const run = async () => {
     setProblem(undefined);
     setFound(undefined);
+    setWhole(false);
     try {
       const body: Schemas['SearchQuestion'] = {
         car,
@@ -45,6 +48,7 @@ export function Search({ widthMm, heightMm }: { widthMm: number; heightMm: numbe
         }
       });
       setFound(end);
+      setWhole(true);
     } catch (e) {
       setProblem(e instanceof Error ? e.message : String(e));
     } finally {
@@ -70,7 +74,7 @@ export function Search({ widthMm, heightMm }: { widthMm: number; heightMm: numbe
       {found && (
         <>
           <p>
-            {job ? 'So far of ' : 'Of '}
+            {whole ? 'Of ' : 'So far of '}
             {found.tried.toLocaleString('en')} designs {found.holding.toLocaleString('en')} hold the target;{' '}
             {found.front.length} of them are beaten by none in every respect.
           </p>

@@ -95,7 +95,7 @@ export function usePlumbing(compareSizes: boolean) {
     level,
     plumbed: ready ? query.data : undefined,
     /** The first answer is on its way. */
-    pending: ready && query.isPending && !query.error,
+    pending: ready && query.isPending,
     sizes: sizes.data?.sizes ?? [],
     behind: !fresh,
     error: ready ? query.error : null,

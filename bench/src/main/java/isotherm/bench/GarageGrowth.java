@@ -6,8 +6,6 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
-import java.util.Locale;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -60,25 +58,14 @@ final class GarageGrowth {
      * @return brings it in as one that is kept
      */
     Runnable log(int rows) {
-        StringBuilder text = new StringBuilder("Time [s],Speed [km/h],RPM,Oil temp [C]\n");
-        for (int i = 0; i < rows; i++) {
-            text.append(String.format(Locale.ROOT, "%d.%d,120,5200,%d%n", i / 10, i % 10, 95 + i % 30));
-        }
-        byte[] bytes = text.toString().getBytes(StandardCharsets.UTF_8);
+        byte[] bytes = SampleLog.of(rows);
         return () -> {
             JsonNode upload =
                     JSON.readTree(answer(HttpRequest.newBuilder(server.resolve(first + "/uploads?name=growth.csv"))
                             .header("Content-Type", "application/octet-stream")
                             .POST(HttpRequest.BodyPublishers.ofByteArray(bytes))
                             .build()));
-            ObjectNode keep = JSON.createObjectNode()
-                    .put("name", "Growth")
-                    .put("sensor", "SUMP")
-                    .put("ambientC", 20)
-                    .put("altitudeM", 100);
-            keep.set("format", upload.at("/preview/format"));
-            String path = "/api/uploads/" + upload.get("id").asString() + "/keep";
-            JsonNode job = JSON.readTree(ask("POST", path, keep.toString()));
+            JsonNode job = JSON.readTree(ask("POST", SampleLog.keepPath(upload), SampleLog.keep(upload)));
             while (job.get("state").asString().matches("WAITING|RUNNING")) {
                 job = JSON.readTree(ask("GET", "/api/jobs/" + job.get("id").asString(), null));
             }

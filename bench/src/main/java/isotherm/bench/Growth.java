@@ -112,9 +112,8 @@ public final class Growth {
         DesignSearch.Bounds b = CoreBenchmarks.bounds();
         double each = (double) DesignSearch.count(b) / b.sealings().size();
         int sealings = (int) Math.max(1, Math.round(designs / each));
-        List<CorePart> cores = b.cores();
         return new DesignSearch.Bounds(
-                cores,
+                b.cores(),
                 b.places(),
                 IntStream.range(0, sealings)
                         .mapToObj(i -> 0.5 + 0.45 * (i + 0.5) / sealings)

@@ -6,7 +6,6 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -163,16 +162,7 @@ public final class LoadRun {
     }
 
     private void imports() {
-        StringBuilder log = new StringBuilder("Time [s],Speed [km/h],RPM,Oil temp [C]\n");
-        for (int i = 0; i < ROWS; i++) {
-            log.append(i / 10)
-                    .append('.')
-                    .append(i % 10)
-                    .append(",120,5200,")
-                    .append(95 + i % 30)
-                    .append('\n');
-        }
-        byte[] bytes = log.toString().getBytes(StandardCharsets.UTF_8);
+        byte[] bytes = SampleLog.of(ROWS);
         String car = "/api/cars/" + cars.get(0).get("id").asString();
         while (!over) {
             long begun = System.nanoTime();
@@ -181,13 +171,7 @@ public final class LoadRun {
                             .header("Content-Type", "application/octet-stream")
                             .POST(HttpRequest.BodyPublishers.ofByteArray(bytes))
                             .build()));
-            ObjectNode keep = JSON.createObjectNode()
-                    .put("name", "Load")
-                    .put("sensor", "SUMP")
-                    .put("ambientC", 20)
-                    .put("altitudeM", 100);
-            keep.set("format", upload.at("/preview/format"));
-            watch(ask("POST", "/api/uploads/" + upload.get("id").asString() + "/keep", keep.toString(), "heavy"));
+            watch(ask("POST", SampleLog.keepPath(upload), SampleLog.keep(upload), "heavy"));
             System.out.printf(Locale.ROOT, "A million rows in after %.1f s%n", (System.nanoTime() - begun) / MS / 1000);
         }
     }

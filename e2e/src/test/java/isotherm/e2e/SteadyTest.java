@@ -36,6 +36,9 @@ class SteadyTest extends Workshop {
         page.navigate(at);
         assertThat(page.locator(".station h2").first()).isVisible();
         assertThat(page.locator("main [aria-busy=true]")).hasCount(0);
+        assertThat(page.evaluate("() => PerformanceObserver.supportedEntryTypes.includes('layout-shift')"))
+                .as("this browser can tell")
+                .isEqualTo(true);
         assertThat((List<?>) page.evaluate("() => window.moved.filter(([much]) => much > " + SEEN + ")"))
                 .isEmpty();
     }

@@ -20,7 +20,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
+import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.function.ToDoubleFunction;
 
 /**
  * Every combination of catalogue cores, places, sealing, thermostats and hose bores within bounds, put through the duty; the
@@ -35,15 +37,18 @@ public final class DesignSearch {
     public static final int MOST_TRIALS = 30_000;
 
     /** The smallest core that holds, by face area; the cheapest of equals, then the coolest. */
-    static final Comparator<Candidate> SMALLEST = Comparator.<Candidate>comparingDouble(
-                    c -> c.part().core().faceArea())
-            .thenComparingDouble(Candidate::price)
-            .thenComparingDouble(Candidate::peak);
+    static final Comparator<Candidate> SMALLEST = bySize(Candidate::part, Candidate::peak);
 
     private static final Comparator<Run> BY_FACE =
             Comparator.comparingDouble(r -> r.part().core().faceArea());
 
     private DesignSearch() {}
+
+    private static <T> Comparator<T> bySize(Function<T, CorePart> part, ToDoubleFunction<T> peak) {
+        return Comparator.<T>comparingDouble(t -> part.apply(t).core().faceArea())
+                .thenComparingDouble(t -> part.apply(t).price())
+                .thenComparingDouble(peak);
+    }
 
     /**
      * What may be chosen.
@@ -121,7 +126,8 @@ public final class DesignSearch {
      * @param holding number of them that hold the target
      * @param front the trade-off front of those that hold, coolest first
      * @param smallest the smallest core that holds, by face area; the cheapest of equals
-     * @param largest the largest core that fits, whether it holds or not; the coolest of equals; empty while it is looked for
+     * @param largest the largest core that fits, whether it holds or not; of its best sealed designs the coolest; empty while it is
+     *     looked for
      */
     public record Result(
             int tried, int holding, List<Candidate> front, Optional<Candidate> smallest, Optional<Candidate> largest) {}
@@ -161,9 +167,7 @@ public final class DesignSearch {
 
     /** The smallest core that holds, by face area; the cheapest of equals, then the coolest. */
     static Optional<Run> smallest(List<Run> all, double likely) {
-        return all.stream()
-                .filter(r -> r.holds(likely))
-                .min(BY_FACE.thenComparingDouble(r -> r.part().price()).thenComparingDouble(Run::peak));
+        return all.stream().filter(r -> r.holds(likely)).min(bySize(Run::part, Run::peak));
     }
 
     /** The largest core, whether it holds or not; the coolest of equals. */

@@ -25,6 +25,7 @@ final class FrontSearch {
      */
     static final double SLACK = 0.5;
 
+    /** From here on oil is thin enough to go through a core rather than past it, K. */
     private static final double THIN = Units.kelvin(90);
 
     private final Evaluation evaluation;

@@ -14,7 +14,6 @@ import isotherm.core.simulate.Outlook;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
-import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 
 class DesignSearchTest {
@@ -37,23 +36,17 @@ class DesignSearchTest {
     /** No doubt at all, so that a peak under the edge is as good as sure. */
     private static final Belief KNOWN = new Belief(List.of(), new double[0], new double[0][], 0);
 
-    private static DesignSearch.Result search(double width, AtomicInteger progress) {
-        return DesignSearch.search(CAR, DemoCars.session(6), KNOWN, bounds(width), new DesignSearch.Asker() {
-            @Override
-            public boolean gone() {
-                return false;
-            }
+    private static DesignSearch.Result search(double width) {
+        return search(width, () -> false);
+    }
 
-            @Override
-            public void reached(int done) {
-                progress.accumulateAndGet(done, Math::max);
-            }
-        });
+    private static DesignSearch.Result search(double width, DesignSearch.Asker asker) {
+        return DesignSearch.search(CAR, DemoCars.session(6), KNOWN, bounds(width), asker);
     }
 
     @Test
     void whoWantsToBeSureOfACarThatIsNotKnownGetsFewerDesignsAndALargerCore() {
-        DesignSearch.Result known = search(0.5, new AtomicInteger());
+        DesignSearch.Result known = search(0.5);
         DesignSearch.Result unknown =
                 DesignSearch.search(CAR, DemoCars.session(6), Belief.prior(), bounds(0.5), () -> false);
         assertThat(unknown.holding()).isLessThan(known.holding());
@@ -66,9 +59,9 @@ class DesignSearchTest {
 
     @Test
     void theFrontHoldsTheTargetAndNoneOfItIsBeaten() {
-        AtomicInteger progress = new AtomicInteger();
-        DesignSearch.Result r = search(0.33, progress);
-        assertThat(progress.get()).isEqualTo(r.tried());
+        Listener listener = new Listener();
+        DesignSearch.Result r = search(0.33, listener);
+        assertThat(listener.reached()).isEqualTo(r.tried());
         assertThat(r.front()).isNotEmpty();
         assertThat(r.holding()).isGreaterThanOrEqualTo(r.front().size());
         for (DesignSearch.Candidate c : r.front()) {
@@ -87,7 +80,7 @@ class DesignSearchTest {
 
     @Test
     void anOpeningThatFitsNothingFindsNothing() {
-        DesignSearch.Result r = search(0.10, new AtomicInteger());
+        DesignSearch.Result r = search(0.10);
         assertThat(r.tried()).isZero();
         assertThat(r.front()).isEmpty();
         assertThat(r.smallest()).isEmpty();

@@ -20,7 +20,6 @@ import isotherm.core.search.DesignSearch.Candidate;
 import isotherm.core.search.DesignSearch.Result;
 import isotherm.core.search.DesignSearch.Run;
 import isotherm.core.simulate.DemoCars;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -127,11 +126,13 @@ class FrontSearchTest {
                 .filter(r -> r.holds(middle))
                 .map(evaluation::candidate)
                 .toList();
-        AtomicInteger asked = new AtomicInteger();
-        Result found = new FrontSearch(evaluation, families, () -> asked.incrementAndGet() < 0).result(c -> middle);
+        Result found = new FrontSearch(evaluation, families, () -> false).result(c -> middle);
         assertThat(found.tried()).isEqualTo(all.size());
         assertThat(found.holding()).isEqualTo(holding.size());
         assertThat(found.front()).containsExactlyInAnyOrderElementsOf(DesignSearch.front(holding));
+        List<Run> tops =
+                runs.stream().flatMap(List::stream).map(ladder -> ladder.get(0)).toList();
+        assertThat(found.largest()).isEqualTo(DesignSearch.largest(tops).map(evaluation::candidate));
         assertThat(found.smallest()).isEqualTo(holding.stream().min(DesignSearch.SMALLEST));
     }
 
@@ -154,28 +155,11 @@ class FrontSearchTest {
         Space space = drawn(1);
         List<Family> families = Family.all(space.bounds());
         DesignSearch.Evaluation evaluation = new DesignSearch.Evaluation(space.car(), space.duty());
-        List<Integer> holding = new ArrayList<>();
-        AtomicInteger reached = new AtomicInteger();
-        Result end = new FrontSearch(evaluation, families, new DesignSearch.Asker() {
-                    @Override
-                    public boolean gone() {
-                        return false;
-                    }
-
-                    @Override
-                    public void reached(int done) {
-                        reached.accumulateAndGet(done, Math::max);
-                    }
-
-                    @Override
-                    public synchronized void found(java.util.function.Supplier<Result> soFar) {
-                        holding.add(soFar.get().holding());
-                    }
-                })
-                .result(c -> 1000);
-        assertThat(holding).hasSizeGreaterThan(1).isSorted().last().isEqualTo(end.holding());
-        assertThat(holding.get(0)).isEqualTo(families.size());
-        assertThat(reached.get()).isEqualTo(end.tried());
+        Listener listener = new Listener();
+        Result end = new FrontSearch(evaluation, families, listener).result(c -> 1000);
+        assertThat(listener.holding()).hasSizeGreaterThan(1).isSorted().last().isEqualTo(end.holding());
+        assertThat(listener.holding().get(0)).isEqualTo(families.size());
+        assertThat(listener.reached()).isEqualTo(end.tried());
         assertThat(end.holding()).isEqualTo(end.tried());
     }
 

@@ -287,8 +287,7 @@ public class GarageReader {
         private boolean isAlike(CarFiles car) throws IOException {
             CarContents c = car.contents();
             UUID id = UUID.fromString(c.id());
-            if (garage.editions().stream().noneMatch(s -> s.id().equals(id))
-                    || !items.contents(id).equals(c)) {
+            if (garage.find(Kind.CAR, id).isEmpty() || !items.contents(id).equals(c)) {
                 return false;
             }
             for (Item here : items.items(c)) {

@@ -81,9 +81,12 @@ public final class SolveCommand {
     }
 
     /** Says now and then how far a search is. */
-    private record Teller(PrintStream err, AtomicInteger steps) implements DesignSearch.Asker {
+    private static final class Teller implements DesignSearch.Asker {
+        private final PrintStream err;
+        private final AtomicInteger steps = new AtomicInteger();
+
         Teller(PrintStream err) {
-            this(err, new AtomicInteger());
+            this.err = err;
         }
 
         @Override

@@ -19,8 +19,9 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
     private static final int FIRST_DATABASE_PORT = 20_000;
     private static final int DATABASE_PORTS = 10_000;
     private static final int LAST_LINES = 25;
-    /** Tenths of a second. */
-    private static final int PATIENCE = 1800;
+    private static final int MINUTE = 60;
+    /** Beside other work a start has taken a minute. */
+    private static final int START = 3 * MINUTE;
 
     private final Path data;
     private final int heapMb;
@@ -100,7 +101,7 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
             throw new UncheckedIOException(e);
         }
         try {
-            until(this::isReady);
+            until(this::isReady, START);
         } catch (AssertionError e) {
             // Nobody else could end it.
             process.destroyForcibly();
@@ -178,10 +179,14 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
 
     /**
      * @param there asked until it is so
-     * @throws AssertionError when it is not within some minutes: beside other work a start has taken one
+     * @throws AssertionError when it is not within a minute
      */
     public static void until(BooleanSupplier there) {
-        for (int i = 0; i < PATIENCE; i++) {
+        until(there, MINUTE);
+    }
+
+    private static void until(BooleanSupplier there, int seconds) {
+        for (int i = 0; i < 10 * seconds; i++) {
             if (there.getAsBoolean()) {
                 return;
             }
@@ -191,7 +196,7 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
                 throw new IllegalStateException(e);
             }
         }
-        throw new AssertionError("not within three minutes");
+        throw new AssertionError("not within " + seconds + " s");
     }
 
     @Override
