@@ -107,7 +107,7 @@ export function Verdict() {
       </p>
       {/* Two lines are kept for it from the start, so that nothing moves under the pointer when it arrives. */}
       {unsure && (
-        <p style={{ minHeight: '2.6em' }}>Measure next: {best ? word('measurement', best.kind, 'name') : '…'}</p>
+        <p style={{ minHeight: '2.8em' }}>Measure next: {best ? word('measurement', best.kind, 'name') : '…'}</p>
       )}
       {options.length > 0 && (
         <Row>
