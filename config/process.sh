@@ -14,7 +14,7 @@ proc_identity() {
 # proc_alive PID: whether it runs; one that has ended and that nobody has asked after does not.
 proc_alive() { [ -n "$(proc_command "$1")" ]; }
 
-proc_command() { tr '\0' ' ' <"/proc/$1/cmdline" 2>/dev/null || true; }
+proc_command() { tr '\0' ' ' 2>/dev/null <"/proc/$1/cmdline" || true; }
 
 # server_write PIDFILE PID URL
 server_write() { printf '%s\n%s\n%s\n' "$2" "$3" "$(proc_identity "$2")" >"$1"; }
