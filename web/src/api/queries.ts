@@ -1,6 +1,7 @@
 import { keepPreviousData, queryOptions, skipToken } from '@tanstack/react-query';
 import { api, read, type CaseDocument, type Schemas } from './client';
 import { lastMe } from './lastMe';
+import type { Live } from './live';
 
 /** Samples that an interval is drawn from. */
 const SAMPLES = 48;
@@ -73,6 +74,8 @@ export const queries = {
       staleTime: Infinity,
       refetchOnWindowFocus: 'always',
     }),
+  /** What gauges show: told by the server, never asked for. */
+  live: (id: string) => queryOptions<Live>({ queryKey: ['live', id], queryFn: skipToken, staleTime: Infinity }),
   care: (carId: string) =>
     queryOptions({
       queryKey: ['care', carId],

@@ -14,7 +14,7 @@ import { useNarrow } from '../../kit/narrow';
 import { Station } from '../Station';
 import { Gauges } from './Gauges';
 import { when } from '../../words/moments';
-import { useLive } from './useLive';
+import { useLive, useRunning } from './useLive';
 import { progressWith } from './progressWith';
 import { useSheet } from './useSheet';
 import { word } from '../../words/words';
@@ -98,7 +98,8 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
   const [removing, setRemoving] = useState(false);
   const [another, setAnother] = useState(false);
   const sheet = useSheet(summary.id, who);
-  const live = useLive(summary.id, sheet.refresh);
+  useLive(summary.id, sheet.refresh);
+  const running = useRunning(summary.id);
   const { view } = sheet;
   const bench = useBench();
   // On a phone the choices are far below: who works is asked where it is missed.
@@ -203,10 +204,10 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
       pictures={
         <>
           {askName && <TextEntry label="Your name" value={who} longest={60} onChange={setWho} />}
-          <Worked view={view} sheet={sheet} mayWrite={mayWrite} running={(live?.values.RPM ?? 0) > 50} />
+          <Worked view={view} sheet={sheet} mayWrite={mayWrite} running={running} />
         </>
       }
-      side={<Gauges buildId={view.id} live={live} />}
+      side={<Gauges buildId={view.id} />}
     />
   );
 }

@@ -5,7 +5,8 @@ import { range } from '../../api/descriptions';
 import { usePreferences } from '../../preferences/preferences';
 import { Button, Fold, Heading, Muted, Pick, QuantityField, Row } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
-import type { Channel, Live } from './useLive';
+import type { Channel } from '../../api/live';
+import { useShown } from './useLive';
 import { Figure } from '../figure/Figure';
 import { when } from '../../words/moments';
 
@@ -75,7 +76,8 @@ function LoggerKey({ buildId, onRefused }: { buildId: string; onRefused: (why: s
 }
 
 /** What the logger shows; a choice of logger while none is attached. */
-export function Gauges({ buildId, live }: { buildId: string; live: Live | undefined }) {
+export function Gauges({ buildId }: { buildId: string }) {
+  const live = useShown(buildId);
   const { show } = usePreferences();
   const [fault, setFault] = useState<Fault>('NONE');
   const [pace, setPace] = useState(30);

@@ -1,31 +1,41 @@
-import { useEffect, useRef, useState } from 'react';
-import type { Schemas } from '../../api/client';
+import { useEffect, useRef } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import type { Live } from '../../api/live';
+import { queries } from '../../api/queries';
 
-export type Channel = NonNullable<Schemas['SheetReading']['channel']>;
+/** An engine turns from here on, 1/min. */
+const TURNS = 50;
 
-export interface Live {
-  readonly listening: boolean;
-  readonly simulated: boolean;
-  readonly time: number;
-  readonly values: Partial<Record<Channel, number>>;
-  /** Channels that show what no sensor can. */
-  readonly spoiled: readonly Channel[];
-  /** For how long nothing has come, s; 0 while rows come. */
-  readonly silentSeconds: number;
-}
-
-/** What the gauges show, and a word when something was written on the sheet by the logger. */
-export function useLive(id: string, onWritten: () => void): Live | undefined {
-  const [live, setLive] = useState<Live>();
+/**
+ * Listens to the gauges of a build, with a word when something was written on the sheet by the logger. What they show is asked
+ * for by whoever shows it: it changes ten times a second, and a whole sheet that is drawn anew as often wears a phone out.
+ */
+export function useLive(id: string, onWritten: () => void) {
+  const client = useQueryClient();
   const written = useRef(onWritten);
   useEffect(() => {
     written.current = onWritten;
   });
   useEffect(() => {
+    const { queryKey } = queries.live(id);
     const source = new EventSource(`/api/builds/${id}/live`);
-    source.addEventListener('sample', (e) => setLive(JSON.parse((e as MessageEvent<string>).data) as Live));
+    source.addEventListener('sample', (e) =>
+      client.setQueryData<Live>(queryKey, JSON.parse((e as MessageEvent<string>).data) as Live),
+    );
     source.addEventListener('written', () => written.current());
-    return () => source.close();
-  }, [id]);
-  return live;
+    return () => {
+      source.close();
+      client.removeQueries({ queryKey });
+    };
+  }, [id, client]);
+}
+
+/** What the gauges show now. */
+export function useShown(id: string): Live | undefined {
+  return useQuery(queries.live(id)).data;
+}
+
+/** Whether the engine turns, as far as the gauges show it. */
+export function useRunning(id: string): boolean {
+  return useQuery({ ...queries.live(id), select: (live) => (live.values.RPM ?? 0) > TURNS }).data ?? false;
 }

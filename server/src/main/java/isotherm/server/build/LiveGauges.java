@@ -83,7 +83,8 @@ public class LiveGauges {
         emitter.onError(e -> gone.run());
         Shown shown = latest.get(id);
         boolean fresh = shown != null && System.nanoTime() - shown.at() < STALE_NS;
-        show(id, SAMPLE, fresh ? shown.sample() : json.writeValueAsString(silent()));
+        // To whoever came alone: the others know what is shown, or wait for a row that is late.
+        say(emitter, SAMPLE, fresh ? shown.sample() : json.writeValueAsString(silent()), gone);
         return emitter;
     }
 
@@ -132,13 +133,16 @@ public class LiveGauges {
     }
 
     private void show(UUID id, String event, String text) {
-        for (SseEmitter emitter : listeners.getOrDefault(id, List.of())) {
-            try {
-                emitter.send(SseEmitter.event().name(event).data(text));
-            } catch (IOException | IllegalStateException e) {
-                // A browser that has gone is noticed when it is told something.
-                listeners.get(id).remove(emitter);
-            }
+        List<SseEmitter> all = listeners.getOrDefault(id, List.of());
+        all.forEach(emitter -> say(emitter, event, text, () -> all.remove(emitter)));
+    }
+
+    private static void say(SseEmitter emitter, String event, String text, Runnable gone) {
+        try {
+            emitter.send(SseEmitter.event().name(event).data(text));
+        } catch (IOException | IllegalStateException e) {
+            // A browser that has gone is noticed when it is told something.
+            gone.run();
         }
     }
 

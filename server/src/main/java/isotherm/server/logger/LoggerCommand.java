@@ -119,7 +119,9 @@ public final class LoggerCommand {
         listening.start();
         BufferedWriter out =
                 new BufferedWriter(new OutputStreamWriter(socket.getOutputStream(), StandardCharsets.UTF_8));
+        // Said before the first row is computed, which a cold program on a busy machine takes seconds for.
         out.write(GaugeLines.GREETING + "\n");
+        out.flush();
         try {
             while (true) {
                 SimulatedEngine.Turning turning = wanted.getAndSet(null);
