@@ -1,10 +1,11 @@
-import { useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 
-/** So far down somebody reads and does not look at the rule. */
-const DOWN = 90;
 const TOP = 4;
-/** What folding gains, and some more: a column that is hardly longer than its place would come back to its top by it. */
+/** What folding gains, and some more: a column that is less far down, or hardly longer, would come back to its top by it. */
 const ROOM = 150;
+/** At the top of a column the rule opens when nobody presses anything for so long, ms: everything moves down by it. */
+const STILL = 400;
 
 /** Whether the rule is a line: folded while a column of a station is read further down, open again at its top or by a press. */
 export function useFolded() {
@@ -12,38 +13,51 @@ export function useFolded() {
   const [held, setHeld] = useState(false);
   const rule = useRef<HTMLElement>(null);
   const read = useRef<HTMLElement>(undefined);
-  const height = useRef(0);
+  /**
+   * What is read stays where it is: a finger on its way to a button would miss it otherwise. All at once, since a browser that
+   * lays out in between moves a column that is near its end by itself.
+   */
+  const turn = (to: boolean) => {
+    const column = read.current;
+    const at = column?.scrollTop ?? 0;
+    const height = rule.current?.offsetHeight ?? 0;
+    flushSync(() => setFolded(to));
+    if (column && at > TOP) {
+      column.scrollTop = at - height + (rule.current?.offsetHeight ?? 0);
+    }
+  };
   useEffect(() => {
+    let opens: number | undefined;
+    const later = () => window.clearTimeout(opens);
     const scrolled = (e: Event) => {
       const column = e.target;
       if (!(column instanceof HTMLElement) || !column.closest('.station')) {
         return;
       }
-      height.current = rule.current?.offsetHeight ?? 0;
+      later();
       read.current = column;
       if (column.scrollTop <= TOP) {
-        setFolded(false);
         setHeld(false);
-      } else if (!held && column.scrollTop > DOWN && column.scrollHeight - column.clientHeight > DOWN + ROOM) {
-        setFolded(true);
+        if (folded) {
+          opens = window.setTimeout(() => setFolded(false), STILL);
+        }
+      } else if (!folded && !held && column.scrollTop > ROOM && column.scrollHeight - column.clientHeight > 2 * ROOM) {
+        turn(true);
       }
     };
     document.addEventListener('scroll', scrolled, { capture: true, passive: true });
-    return () => document.removeEventListener('scroll', scrolled, { capture: true });
-  }, [held]);
-  useLayoutEffect(() => {
-    // What is read stays where it is: a finger on its way to a button would miss it otherwise.
-    const column = read.current;
-    if (column && column.scrollTop > TOP) {
-      column.scrollTop -= height.current - (rule.current?.offsetHeight ?? 0);
-    }
-  }, [folded]);
+    document.addEventListener('pointerdown', later, { capture: true, passive: true });
+    return () => {
+      later();
+      document.removeEventListener('scroll', scrolled, { capture: true });
+      document.removeEventListener('pointerdown', later, { capture: true });
+    };
+  }, [folded, held]);
   return {
     rule,
     folded,
     unfold: () => {
-      height.current = rule.current?.offsetHeight ?? 0;
-      setFolded(false);
+      turn(false);
       setHeld(true);
     },
   };

@@ -25,6 +25,34 @@ class SteadyTest extends Workshop {
             }).observe({ type: 'layout-shift', buffered: true });
             """;
 
+    /** Scrolls the longest column to its end or half of the way; how far the last thing in sight moves from then on. */
+    private static final String SCROLLED =
+            """
+            async (share) => {
+              const columns = [...document.querySelectorAll('.station, .station *')]
+                .filter((e) => e.scrollHeight - e.clientHeight > 350 && getComputedStyle(e).overflowY !== 'visible');
+              const column = columns.sort((a, b) => b.scrollHeight - a.scrollHeight)[0];
+              column.scrollTop = share * (column.scrollHeight - column.clientHeight);
+              const things = [...column.querySelectorAll('button, summary')]
+                .filter((b) => b.getBoundingClientRect().bottom < innerHeight);
+              const last = things.at(-1);
+              const before = last.getBoundingClientRect().top;
+              await new Promise((done) => setTimeout(done, 800));
+              return [last.getBoundingClientRect().top - before,
+                document.querySelector('[aria-label="Thermal rule"] [aria-expanded=false]') !== null];
+            }
+            """;
+
+    @ParameterizedTest
+    @ValueSource(doubles = {0.5, 1})
+    void whatIsReadStaysWhereItIsWhenTheRuleFolds(double share) {
+        open(Garage.own("corvid"));
+        assertThat(page.locator("main [aria-busy=true]")).hasCount(0);
+        List<?> moved = (List<?>) page.evaluate(SCROLLED, share);
+        assertThat(moved.get(1)).as("the rule has folded").isEqualTo(true);
+        assertThat(((Number) moved.get(0)).doubleValue()).as("moved by, px").isBetween(-1.0, 1.0);
+    }
+
     @ParameterizedTest
     @ValueSource(strings = {"duty", "core", "place", "plumb", "prove", "compare"})
     void nothingMovesWhenAnswersArrive(String station) {

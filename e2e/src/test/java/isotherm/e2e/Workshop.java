@@ -12,8 +12,10 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.extension.ExtendWith;
 
 /** What a user does on every station, by role and name. */
+@ExtendWith(Witness.class)
 abstract class Workshop {
     /** The page under test. */
     protected final Page page;
