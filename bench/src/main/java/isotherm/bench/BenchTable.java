@@ -1,7 +1,9 @@
 package isotherm.bench;
 
 import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.Locale;
+import java.util.Map;
 import org.openjdk.jmh.annotations.Mode;
 import org.openjdk.jmh.results.RunResult;
 import org.openjdk.jmh.runner.Runner;
@@ -28,44 +30,61 @@ public final class BenchTable {
         }
         System.err.println("Measuring; this takes some minutes.");
         Collection<RunResult> results = new Runner(options.build()).run();
-        double fixed = Double.NaN;
-        double adaptive = Double.NaN;
+        Map<String, Double> took = new LinkedHashMap<>();
         System.out.println("| what | time | ± 99.9 % |");
         System.out.println("|---|---|---|");
         for (RunResult r : results) {
-            String name = r.getParams().getBenchmark();
+            String benchmark = r.getParams().getBenchmark();
+            String name = benchmark.substring(benchmark.lastIndexOf('.') + 1);
             if (r.getParams().getMode() == Mode.SampleTime) {
                 Statistics all = r.getPrimaryResult().getStatistics();
-                System.out.printf(
-                        Locale.ROOT,
-                        "| %s %s, median | %s | worst %s |%n",
-                        name.substring(name.lastIndexOf('.') + 1),
-                        r.getParams().getParam("car"),
-                        time(all.getPercentile(50)),
-                        time(all.getMax()));
-                continue;
+                name += " " + r.getParams().getParam("car");
+                took.put(name, all.getPercentile(50));
+                row(name + ", median", time(all.getPercentile(50)), "worst " + time(all.getMax()));
+            } else {
+                took.put(name, r.getPrimaryResult().getScore());
+                row(
+                        name,
+                        time(r.getPrimaryResult().getScore()),
+                        time(r.getPrimaryResult().getScoreError()));
             }
+        }
+        yardsticks(took);
+    }
+
+    private static void row(String... cells) {
+        System.out.println("| " + String.join(" | ", cells) + " |");
+    }
+
+    /** What was measured beside what it is measured by, both from this run. */
+    private static void yardsticks(Map<String, Double> took) {
+        System.out.println();
+        row("what", "its yardstick", "times as long");
+        row("---", "---", "---");
+        against(took, "session25Minutes", "session25MinutesAdaptive");
+        against(took, "session25Minutes", "session25MinutesPlain");
+        against(took, "rightHandSide", "session25Minutes");
+        against(took, "map24By24", "map24By24InTurn");
+        against(took, "search10000Designs", "search10000DesignsEach");
+        for (String name : took.keySet()) {
+            if (name.startsWith("drag ")) {
+                String car = name.substring("drag ".length());
+                against(took, name, "outcome " + car);
+                against(took, name, "interval " + car);
+            }
+        }
+        if (took.containsKey("session25MinutesAdaptive")) {
             System.out.printf(
                     Locale.ROOT,
-                    "| %s | %s | %s |%n",
-                    name.substring(name.lastIndexOf('.') + 1),
-                    time(r.getPrimaryResult().getScore()),
-                    time(r.getPrimaryResult().getScoreError()));
-            if (name.endsWith("session25Minutes")) {
-                fixed = r.getPrimaryResult().getScore();
-            }
-            if (name.endsWith("session25MinutesAdaptive")) {
-                adaptive = r.getPrimaryResult().getScore();
-            }
+                    "%nThe largest difference in oil temperature between session and adaptive reference is %.4f K.%n",
+                    AdaptiveReference.largestDifference());
         }
-        if (Double.isNaN(fixed) || Double.isNaN(adaptive)) {
-            return;
+    }
+
+    private static void against(Map<String, Double> took, String what, String yardstick) {
+        if (took.containsKey(what) && took.containsKey(yardstick)) {
+            row(what, yardstick, String.format(Locale.ROOT, "%.2f", took.get(yardstick) / took.get(what)));
         }
-        System.out.printf(
-                Locale.ROOT,
-                "%nThe adaptive reference takes %.0f times as long; the largest difference in oil temperature is %.4f K.%n",
-                adaptive / fixed,
-                AdaptiveReference.largestDifference());
     }
 
     private static String time(double microseconds) {

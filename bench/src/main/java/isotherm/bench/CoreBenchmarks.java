@@ -32,11 +32,13 @@ import isotherm.core.hydraulics.OilThermostat;
 import isotherm.core.search.DesignSearch;
 import isotherm.core.simulate.Belief;
 import isotherm.core.simulate.Session;
+import isotherm.core.simulate.SessionEquations;
 import isotherm.core.simulate.Simulator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.IntStream;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -65,7 +67,13 @@ public class CoreBenchmarks {
     /** More than are remembered. */
     private static final int SEALINGS = 10_000;
 
+    private final SessionEquations equations =
+            new SessionEquations(car, session.demand(car.vehicle(), car.engine()), DAY, design);
+    private final double[] state =
+            equations.start(session.start().oilK(), session.start().coolantK());
+    private final double[] rates = new double[SessionEquations.STATES];
     private int turn;
+    private int cell;
     private final LogDuty log;
     private final double[] logged;
 
@@ -174,6 +182,20 @@ public class CoreBenchmarks {
         return AdaptiveReference.oil(car, session, design);
     }
 
+    /** @return the same session by a plain loop: two evaluations a second, the midpoint's rule */
+    @Benchmark
+    public double[] session25MinutesPlain() {
+        return FixedSteps.oil(car, session, design);
+    }
+
+    /** @return one evaluation of the session's right-hand side */
+    @Benchmark
+    public double[] rightHandSide() {
+        cell = (cell + 1) % equations.demand().cells();
+        equations.derivatives(cell, false, state, rates);
+        return rates;
+    }
+
     /** @return a search through some 10 000 designs on all processors */
     @Benchmark
     @BenchmarkMode(Mode.SingleShotTime)
@@ -181,6 +203,44 @@ public class CoreBenchmarks {
     @Measurement(iterations = 2)
     public DesignSearch.Result search10000Designs() {
         return DesignSearch.search(car, session, Belief.prior(), bounds(), () -> false);
+    }
+
+    /** @return the map's sessions one after another: what the map is measured by */
+    @Benchmark
+    @BenchmarkMode(Mode.SingleShotTime)
+    @Warmup(iterations = 2)
+    public double map24By24InTurn() {
+        double[] rows = DesignMap.Scale.even(DesignMap.Axis.ROWS, 7, 34, 24).values();
+        double[] sealings =
+                DesignMap.Scale.even(DesignMap.Axis.SEALING, 0.3, 0.95, 24).values();
+        double sum = 0;
+        for (double r : rows) {
+            for (double s : sealings) {
+                sum += Simulator.run(car, session, varied((int) Math.round(r), s))
+                        .peak();
+            }
+        }
+        return sum;
+    }
+
+    private Design varied(int rows, double sealing) {
+        Design.Cooler cooler = design.cooler().orElseThrow();
+        return design.withCore(cooler.core().withRows(rows))
+                .withAirway(cooler.airway().withSealing(sealing));
+    }
+
+    /** @return as many sessions as the search has designs, on all processors: what it is measured by */
+    @Benchmark
+    @BenchmarkMode(Mode.SingleShotTime)
+    @Warmup(iterations = 0)
+    @Measurement(iterations = 2)
+    public double search10000DesignsEach() {
+        int designs = (int) DesignSearch.count(bounds());
+        return IntStream.range(0, designs)
+                .parallel()
+                .mapToDouble(i -> Simulator.run(car, session, varied(7 + i % 28, 0.3 + 0.65 * i / designs))
+                        .peak())
+                .sum();
     }
 
     static DesignSearch.Bounds bounds() {
