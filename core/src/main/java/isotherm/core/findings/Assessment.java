@@ -15,8 +15,10 @@ import isotherm.core.simulate.Outlook;
 import isotherm.core.simulate.PressureCheck;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 
 /**
  * A design looked at from every side that the rules need.
@@ -86,31 +88,36 @@ public record Assessment(
      * @return the design, run through all of it
      */
     public static Assessment of(Car car, Duty duty, Design design, OptionalDouble plannedPower, Belief belief) {
-        Session session = Simulator.run(car, duty, design);
-        Design without = design.withCooler(Optional.empty());
         boolean cooled = design.cooler().isPresent();
-        Session bare = cooled ? Simulator.run(car, duty, without) : session;
-        Session road = road(car, duty, design);
         boolean more = plannedPower.isPresent()
                 && plannedPower.getAsDouble() > car.engine().power();
         Optional<Session> planned =
                 more ? Optional.of(planned(car, duty, design, plannedPower.getAsDouble())) : Optional.empty();
-        Outlook outlook = Outlook.of(car, duty, design, belief);
+        // With the cooler and without: neither needs anything of the other.
+        List<Side> sides = Stream.of(design, design.withCooler(Optional.empty()))
+                .limit(cooled ? 2 : 1)
+                .parallel()
+                .map(d -> new Side(Simulator.run(car, duty, d), road(car, duty, d), Outlook.of(car, duty, d, belief)))
+                .toList();
+        Side with = sides.get(0);
+        Side bare = sides.get(sides.size() - 1);
         return new Assessment(
                 car,
                 duty,
                 design,
-                session,
-                bare,
-                road,
-                cooled ? road(car, duty, without) : road,
+                with.session,
+                bare.session,
+                with.road,
+                bare.road,
                 more ? plannedPower : OptionalDouble.empty(),
                 planned,
-                PressureCheck.of(car, design, session.peak()),
-                OperatingPoint.underLoad(car, duty.weather(), design, session),
-                outlook,
-                cooled ? Outlook.of(car, duty, without, belief) : outlook);
+                PressureCheck.of(car, design, with.session.peak()),
+                OperatingPoint.underLoad(car, duty.weather(), design, with.session),
+                with.outlook,
+                bare.outlook);
     }
+
+    private record Side(Session session, Session road, Outlook outlook) {}
 
     /**
      * The same duty with more power. On a circuit every demand grows with it (the car is driven flat out either way; that

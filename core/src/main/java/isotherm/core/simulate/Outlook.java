@@ -4,6 +4,7 @@ import isotherm.core.car.Car;
 import isotherm.core.car.Design;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
+import java.util.Arrays;
 import java.util.List;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 
@@ -34,14 +35,16 @@ public record Outlook(double airK, double peakK, double[] slopes, double spread)
         double air = duty.weather().ambientK();
         List<Factor> factors = belief.factors();
         double[] slopes = new double[factors.size()];
-        for (int i = 0; i < slopes.length; i++) {
+        // Two sessions a factor, which need nothing of one another: most of what an outcome takes.
+        Arrays.parallelSetAll(slopes, i -> {
             double deviation = belief.deviation()[i];
-            if (deviation > 0 && factors.get(i).acts(car, design)) {
-                double up = rise(factors.get(i).scale(car, Math.exp(deviation)), demand, duty, design);
-                double down = rise(factors.get(i).scale(car, Math.exp(-deviation)), demand, duty, design);
-                slopes[i] = Math.log(up / down) / 2;
+            if (deviation <= 0 || !factors.get(i).acts(car, design)) {
+                return 0;
             }
-        }
+            double up = rise(factors.get(i).scale(car, Math.exp(deviation)), demand, duty, design);
+            double down = rise(factors.get(i).scale(car, Math.exp(-deviation)), demand, duty, design);
+            return Math.log(up / down) / 2;
+        });
         double peak = air + rise(car, demand, duty, design);
         return new Outlook(air, peak, slopes, spread(slopes, belief.correlation(), belief.discrepancy()));
     }

@@ -5,6 +5,7 @@ import isotherm.core.car.Design;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
 import java.util.Arrays;
+import java.util.stream.IntStream;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 import org.hipparchus.random.Well19937c;
 
@@ -52,18 +53,15 @@ public record Prediction(
         double[][] root = belief.root();
         double[] peaks = new double[samples];
         double[] plateaus = new double[samples];
-        int underLimit = 0;
-        int underTarget = 0;
         DemandTrace demand = duty.demand(car.vehicle(), car.engine());
-        for (int i = 0; i < samples; i++) {
+        // What is drawn for each is known by now: they may be run in any order.
+        IntStream.range(0, samples).parallel().forEach(i -> {
             Car sampled = sampled(car, belief, root, z[i]);
             Session session = Simulator.run(sampled, duty, demand, design);
             double leftOut = Math.exp(belief.discrepancy() * z[i][factors]);
             peaks[i] = air + leftOut * (session.peak() - air);
             plateaus[i] = air + leftOut * (session.plateau() - air);
-            underLimit += peaks[i] < car.limits().limitK() ? 1 : 0;
-            underTarget += peaks[i] < car.limits().targetHighK() ? 1 : 0;
-        }
+        });
         Arrays.sort(peaks);
         Arrays.sort(plateaus);
         return new Prediction(
@@ -72,9 +70,13 @@ public record Prediction(
                 quantile(peaks, 0.9),
                 quantile(plateaus, 0.1),
                 quantile(plateaus, 0.9),
-                (double) underLimit / samples,
-                (double) underTarget / samples,
+                shareUnder(peaks, car.limits().limitK()),
+                shareUnder(peaks, car.limits().targetHighK()),
                 samples);
+    }
+
+    private static double shareUnder(double[] values, double limit) {
+        return (double) Arrays.stream(values).filter(v -> v < limit).count() / values.length;
     }
 
     private static Car sampled(Car car, Belief belief, double[][] root, double[] z) {
