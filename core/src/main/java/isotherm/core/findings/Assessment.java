@@ -18,6 +18,7 @@ import isotherm.core.simulate.Simulator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 
 /**
@@ -88,36 +89,38 @@ public record Assessment(
      * @return the design, run through all of it
      */
     public static Assessment of(Car car, Duty duty, Design design, OptionalDouble plannedPower, Belief belief) {
+        Design without = design.withCooler(Optional.empty());
         boolean cooled = design.cooler().isPresent();
         boolean more = plannedPower.isPresent()
                 && plannedPower.getAsDouble() > car.engine().power();
-        Optional<Session> planned =
-                more ? Optional.of(planned(car, duty, design, plannedPower.getAsDouble())) : Optional.empty();
-        // With the cooler and without: neither needs anything of the other.
-        List<Side> sides = Stream.of(design, design.withCooler(Optional.empty()))
-                .limit(cooled ? 2 : 1)
+        // None needs anything of another.
+        List<Session> ran = Stream.<Supplier<Session>>of(
+                        () -> Simulator.run(car, duty, design),
+                        () -> road(car, duty, design),
+                        () -> Simulator.run(car, duty, without),
+                        () -> road(car, duty, without),
+                        () -> planned(car, duty, design, plannedPower.orElseThrow()))
+                .limit(more ? 5 : cooled ? 4 : 2)
                 .parallel()
-                .map(d -> new Side(Simulator.run(car, duty, d), road(car, duty, d), Outlook.of(car, duty, d, belief)))
+                .map(Supplier::get)
                 .toList();
-        Side with = sides.get(0);
-        Side bare = sides.get(sides.size() - 1);
+        Session session = ran.get(0);
+        Outlook outlook = Outlook.of(car, duty, design, belief);
         return new Assessment(
                 car,
                 duty,
                 design,
-                with.session,
-                bare.session,
-                with.road,
-                bare.road,
+                session,
+                cooled ? ran.get(2) : session,
+                ran.get(1),
+                cooled ? ran.get(3) : ran.get(1),
                 more ? plannedPower : OptionalDouble.empty(),
-                planned,
-                PressureCheck.of(car, design, with.session.peak()),
-                OperatingPoint.underLoad(car, duty.weather(), design, with.session),
-                with.outlook,
-                bare.outlook);
+                more ? Optional.of(ran.get(4)) : Optional.empty(),
+                PressureCheck.of(car, design, session.peak()),
+                OperatingPoint.underLoad(car, duty.weather(), design, session),
+                outlook,
+                cooled ? Outlook.of(car, duty, without, belief) : outlook);
     }
-
-    private record Side(Session session, Session road, Outlook outlook) {}
 
     /**
      * The same duty with more power. On a circuit every demand grows with it (the car is driven flat out either way; that

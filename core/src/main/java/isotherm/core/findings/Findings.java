@@ -39,8 +39,9 @@ public final class Findings {
      */
     public static List<Finding> of(Assessment a) {
         Context c = new Context(a);
-        List<Finding> all = new ArrayList<>();
-        RULES.forEach(r -> all.addAll(r.judge(c)));
+        // Each runs the sessions of its own remedies; they stay in the order of the rules.
+        List<Finding> all = new ArrayList<>(
+                RULES.parallelStream().flatMap(r -> r.judge(c).stream()).toList());
         if (all.stream().noneMatch(f -> f.severity() == Severity.FAILS || f.topic() == Topic.TOO_HOT)) {
             all.addAll(new Holds().judge(c));
         }

@@ -8,7 +8,9 @@ import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
 import isotherm.core.message.MessageTopic;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -149,28 +151,30 @@ public record Verdict(Kind kind, Message what, Message why, List<Remedy> options
         if (air.measured().isPresent()) {
             return List.of();
         }
-        List<Remedy> options = new ArrayList<>();
+        Map<Remedy.Kind, Airway> options = new LinkedHashMap<>();
         boolean shaded = air.shadedShare() > Thresholds.CLEARED;
         boolean leaks = air.sealing() < Thresholds.SEALED;
         if (shaded) {
-            options.add(with(c, Remedy.Kind.CLEAR_SHADE, air.withShade(Thresholds.CLEARED)));
+            options.put(Remedy.Kind.CLEAR_SHADE, air.withShade(Thresholds.CLEARED));
         }
         if (leaks) {
-            options.add(with(c, Remedy.Kind.SEAL, air.withSealing(Thresholds.SEALED)));
+            options.put(Remedy.Kind.SEAL, air.withSealing(Thresholds.SEALED));
         }
         if (shaded && leaks) {
-            options.add(with(
-                    c,
+            options.put(
                     Remedy.Kind.SEAL_AND_CLEAR,
-                    air.withSealing(Thresholds.SEALED).withShade(Thresholds.CLEARED)));
+                    air.withSealing(Thresholds.SEALED).withShade(Thresholds.CLEARED));
         }
         if (air.place() == Place.FRONT_CORNER_CLOSED) {
-            options.add(with(c, Remedy.Kind.VENT_LINER, air.withPlace(Place.FRONT_CORNER_VENTED)));
+            options.put(Remedy.Kind.VENT_LINER, air.withPlace(Place.FRONT_CORNER_VENTED));
         }
         if (air.fan().isEmpty()) {
-            options.add(with(c, Remedy.Kind.FAN, air.withFan(Optional.of(Fan.TYPICAL))));
+            options.put(Remedy.Kind.FAN, air.withFan(Optional.of(Fan.TYPICAL)));
         }
-        return options;
+        // Each with its own session, side by side.
+        return options.entrySet().parallelStream()
+                .map(o -> with(c, o.getKey(), o.getValue()))
+                .toList();
     }
 
     private static Remedy with(Context c, Remedy.Kind kind, Airway air) {

@@ -126,6 +126,7 @@ public final class Solver {
 
     private static List<OutcomeDocument.SchoolFigures> schools(CaseDocument asked, Assessment a) {
         return Arrays.stream(CarDocument.School.values())
+                .parallel()
                 .map(school -> {
                     Session s = asked.car().fitted() == null
                                     && school == asked.car().heat().school()
