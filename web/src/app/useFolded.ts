@@ -4,8 +4,11 @@ import { flushSync } from 'react-dom';
 const TOP = 4;
 /** What folding gains, and some more: a column that is less far down, or hardly longer, would come back to its top by it. */
 const ROOM = 150;
-/** At the top of a column the rule opens when nobody presses anything for so long, ms: everything moves down by it. */
-const STILL = 400;
+/**
+ * A column is at rest when it has not moved for so long, ms. Only then the rule folds or opens: it moves what stands below, which
+ * would end a scroll that is still under way, and must not come between a scroll and the press that follows it.
+ */
+const REST = 300;
 
 /** Whether the rule is a line: folded while a column of a station is read further down, open again at its top or by a press. */
 export function useFolded() {
@@ -27,30 +30,34 @@ export function useFolded() {
     }
   };
   useEffect(() => {
-    let opens: number | undefined;
-    const later = () => window.clearTimeout(opens);
+    let rest: number | undefined;
+    const notYet = () => window.clearTimeout(rest);
+    const settle = (column: HTMLElement) => {
+      const long = column.scrollHeight - column.clientHeight > 2 * ROOM;
+      if (folded && column.scrollTop <= TOP) {
+        turn(false);
+      } else if (!folded && !held && column.scrollTop > ROOM && long) {
+        turn(true);
+      }
+    };
     const scrolled = (e: Event) => {
       const column = e.target;
       if (!(column instanceof HTMLElement) || !column.closest('.station')) {
         return;
       }
-      later();
       read.current = column;
       if (column.scrollTop <= TOP) {
         setHeld(false);
-        if (folded) {
-          opens = window.setTimeout(() => setFolded(false), STILL);
-        }
-      } else if (!folded && !held && column.scrollTop > ROOM && column.scrollHeight - column.clientHeight > 2 * ROOM) {
-        turn(true);
       }
+      notYet();
+      rest = window.setTimeout(() => settle(column), REST);
     };
     document.addEventListener('scroll', scrolled, { capture: true, passive: true });
-    document.addEventListener('pointerdown', later, { capture: true, passive: true });
+    document.addEventListener('pointerdown', notYet, { capture: true, passive: true });
     return () => {
-      later();
+      notYet();
       document.removeEventListener('scroll', scrolled, { capture: true });
-      document.removeEventListener('pointerdown', later, { capture: true });
+      document.removeEventListener('pointerdown', notYet, { capture: true });
     };
   }, [folded, held]);
   return {

@@ -3,7 +3,10 @@ package isotherm.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ReducedMotion;
 import java.util.List;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -25,13 +28,18 @@ class SteadyTest extends Workshop {
             }).observe({ type: 'layout-shift', buffered: true });
             """;
 
+    private static final String LONGEST_COLUMN =
+            """
+            [...document.querySelectorAll('.station, .station *')]
+              .filter((e) => e.scrollHeight - e.clientHeight > 350 && getComputedStyle(e).overflowY !== 'visible')
+              .sort((a, b) => b.scrollHeight - a.scrollHeight)[0]\
+            """;
+
     /** Scrolls the longest column to its end or half of the way; how far the last thing in sight moves from then on. */
     private static final String SCROLLED =
             """
             async (share) => {
-              const columns = [...document.querySelectorAll('.station, .station *')]
-                .filter((e) => e.scrollHeight - e.clientHeight > 350 && getComputedStyle(e).overflowY !== 'visible');
-              const column = columns.sort((a, b) => b.scrollHeight - a.scrollHeight)[0];
+              const column = %s;
               column.scrollTop = share * (column.scrollHeight - column.clientHeight);
               const things = [...column.querySelectorAll('button, summary')]
                 .filter((b) => b.getBoundingClientRect().bottom < innerHeight);
@@ -41,7 +49,20 @@ class SteadyTest extends Workshop {
               return [last.getBoundingClientRect().top - before,
                 document.querySelector('[aria-label="Thermal rule"] [aria-expanded=false]') !== null];
             }
-            """;
+            """
+                    .formatted(LONGEST_COLUMN);
+
+    @Test
+    void aScrollThatIsUnderWayIsNotEndedByTheRule() {
+        page.emulateMedia(new Page.EmulateMediaOptions().setReducedMotion(ReducedMotion.NO_PREFERENCE));
+        open(Garage.own("corvid"));
+        assertThat(page.locator("main [aria-busy=true]")).hasCount(0);
+        page.evaluate("() => " + LONGEST_COLUMN + ".scrollTo({ top: 100000, behavior: 'smooth' })");
+        assertThat(button("Open the thermal rule ▾")).isVisible();
+        Number left = (Number) page.evaluate(
+                "() => { const c = " + LONGEST_COLUMN + "; return c.scrollHeight - c.clientHeight - c.scrollTop; }");
+        assertThat(left.doubleValue()).as("px to its end").isBetween(-2.0, 2.0);
+    }
 
     @ParameterizedTest
     @ValueSource(doubles = {0.5, 1})
