@@ -6,6 +6,8 @@ export type Channel = NonNullable<Schemas['SheetReading']['channel']>;
 export interface Live {
   readonly listening: boolean;
   readonly simulated: boolean;
+  /** Whether the engine turns, as far as they show it. */
+  readonly turning: boolean;
   readonly time: number;
   readonly values: Partial<Record<Channel, number>>;
   /** Channels that show what no sensor can. */

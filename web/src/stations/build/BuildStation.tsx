@@ -14,7 +14,7 @@ import { useNarrow } from '../../kit/narrow';
 import { Station } from '../Station';
 import { Gauges } from './Gauges';
 import { when } from '../../words/moments';
-import { useLive, useRunning } from './useLive';
+import { useLive, useTurning } from './useLive';
 import { progressWith } from './progressWith';
 import { useSheet } from './useSheet';
 import { word } from '../../words/words';
@@ -99,7 +99,7 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
   const [another, setAnother] = useState(false);
   const sheet = useSheet(summary.id, who);
   useLive(summary.id, sheet.refresh);
-  const running = useRunning(summary.id);
+  const turning = useTurning(summary.id);
   const { view } = sheet;
   const bench = useBench();
   // On a phone the choices are far below: who works is asked where it is missed.
@@ -204,7 +204,7 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
       pictures={
         <>
           {askName && <TextEntry label="Your name" value={who} longest={60} onChange={setWho} />}
-          <Worked view={view} sheet={sheet} mayWrite={mayWrite} running={running} />
+          <Worked view={view} sheet={sheet} mayWrite={mayWrite} turning={turning} />
         </>
       }
       side={<Gauges buildId={view.id} />}

@@ -47,8 +47,8 @@ const GateCard = styled.div`
   }
 `;
 
-export function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean; running: boolean }) {
-  const { view, sheet, mayWrite, running } = props;
+export function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean; turning: boolean }) {
+  const { view, sheet, mayWrite, turning } = props;
   const { say } = usePreferences();
   const narrow = useNarrow();
   const { known } = useWho();
@@ -104,9 +104,9 @@ export function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean
   return (
     <>
       {last && (
-        <Stop role="alert" style={running ? {} : { position: 'static', fontSize: 15 }}>
+        <Stop role="alert" style={turning ? {} : { position: 'static', fontSize: 15 }}>
           ▲ {last.message ? say(last.message) : last.text}
-          {!running && <span style={{ fontWeight: 400 }}> ({when(last.at)})</span>}
+          {!turning && <span style={{ fontWeight: 400 }}> ({when(last.at)})</span>}
         </Stop>
       )}
       {sheet.refused.map((r) => (

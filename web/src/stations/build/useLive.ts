@@ -3,9 +3,6 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { Live } from '../../api/live';
 import { queries } from '../../api/queries';
 
-/** An engine turns from here on, 1/min. */
-const TURNS = 50;
-
 /**
  * Listens to the gauges of a build, with a word when something was written on the sheet by the logger. What they show is asked
  * for by whoever shows it: it changes ten times a second, and a whole sheet that is drawn anew as often wears a phone out.
@@ -35,7 +32,7 @@ export function useShown(id: string): Live | undefined {
   return useQuery(queries.live(id)).data;
 }
 
-/** Whether the engine turns, as far as the gauges show it. */
-export function useRunning(id: string): boolean {
-  return useQuery({ ...queries.live(id), select: (live) => (live.values.RPM ?? 0) > TURNS }).data ?? false;
+/** Whether the engine turns, as far as the gauges show it: whoever asks is drawn anew when that changes. */
+export function useTurning(id: string): boolean {
+  return useQuery({ ...queries.live(id), select: (live) => live.turning }).data ?? false;
 }

@@ -18,7 +18,6 @@ import isotherm.core.simulate.Simulator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.Supplier;
 import java.util.stream.Stream;
 
 /**
@@ -93,34 +92,34 @@ public record Assessment(
         boolean cooled = design.cooler().isPresent();
         boolean more = plannedPower.isPresent()
                 && plannedPower.getAsDouble() > car.engine().power();
-        // None needs anything of another.
-        List<Session> ran = Stream.<Supplier<Session>>of(
-                        () -> Simulator.run(car, duty, design),
-                        () -> road(car, duty, design),
-                        () -> Simulator.run(car, duty, without),
-                        () -> road(car, duty, without),
-                        () -> planned(car, duty, design, plannedPower.orElseThrow()))
-                .limit(more ? 5 : cooled ? 4 : 2)
+        Optional<Session> planned =
+                more ? Optional.of(planned(car, duty, design, plannedPower.getAsDouble())) : Optional.empty();
+        // With the cooler and without: neither needs anything of the other.
+        List<Side> sides = Stream.of(design, without)
+                .limit(cooled ? 2 : 1)
                 .parallel()
-                .map(Supplier::get)
+                .map(d -> new Side(Simulator.run(car, duty, d), road(car, duty, d)))
                 .toList();
-        Session session = ran.get(0);
+        Side own = sides.get(0);
+        Side bare = sides.get(sides.size() - 1);
         Outlook outlook = Outlook.of(car, duty, design, belief);
         return new Assessment(
                 car,
                 duty,
                 design,
-                session,
-                cooled ? ran.get(2) : session,
-                ran.get(1),
-                cooled ? ran.get(3) : ran.get(1),
+                own.session,
+                bare.session,
+                own.road,
+                bare.road,
                 more ? plannedPower : OptionalDouble.empty(),
-                more ? Optional.of(ran.get(4)) : Optional.empty(),
-                PressureCheck.of(car, design, session.peak()),
-                OperatingPoint.underLoad(car, duty.weather(), design, session),
+                planned,
+                PressureCheck.of(car, design, own.session.peak()),
+                OperatingPoint.underLoad(car, duty.weather(), design, own.session),
                 outlook,
                 cooled ? Outlook.of(car, duty, without, belief) : outlook);
     }
+
+    private record Side(Session session, Session road) {}
 
     /**
      * The same duty with more power. On a circuit every demand grows with it (the car is driven flat out either way; that

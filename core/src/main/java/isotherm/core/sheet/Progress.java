@@ -170,7 +170,7 @@ public record Progress(
                     && a.reading().isEmpty()
                     && a.step().behind().map(g -> passage(g).open()).orElse(true);
             boolean turning =
-                    a.step().id().equals(RunSheet.CRANK) ? rpm > 50 && rpm < Watch.RUNNING : rpm >= Watch.RUNNING;
+                    a.step().id().equals(RunSheet.CRANK) ? sample.turns() && rpm < Watch.RUNNING : rpm >= Watch.RUNNING;
             if (wanted && turning) {
                 Step.Reading reading = a.step().reading().get();
                 reading.channel()

@@ -298,4 +298,11 @@ class ProgressTest {
         off("arch liner", "");
         assertThat(progress().gates().get(Gate.DRIVE).open()).as("off again").isFalse();
     }
+
+    @Test
+    void anEngineOnItsStarterTurnsAndOneThatShowsNoSpeedDoesNot() {
+        assertThat(new Sample(1, Map.of(Channel.RPM, 200.0)).turns()).isTrue();
+        assertThat(new Sample(1, Map.of(Channel.RPM, 50.0)).turns()).isFalse();
+        assertThat(new Sample(1, Map.of(Channel.OIL, 350.0)).turns()).isFalse();
+    }
 }

@@ -86,13 +86,13 @@ final class Feed implements Runnable {
         this.ended = ended;
         this.watch =
                 new Watch(Expectation.of(build.car().toCore(), build.design().toCore(build.car())));
-        this.latest = shown(0, Map.of(), List.of(), 0);
+        this.latest = shown(false, 0, Map.of(), List.of(), 0);
         socket.setSoTimeout(TICK_MS);
     }
 
     private LiveGauges.LiveSample shown(
-            double time, Map<Channel, Double> values, List<Channel> spoiled, int silentSeconds) {
-        return new LiveGauges.LiveSample(true, simulated.isPresent(), time, values, spoiled, silentSeconds);
+            boolean turning, double time, Map<Channel, Double> values, List<Channel> spoiled, int silentSeconds) {
+        return new LiveGauges.LiveSample(true, simulated.isPresent(), turning, time, values, spoiled, silentSeconds);
     }
 
     @Override
@@ -127,7 +127,7 @@ final class Feed implements Runnable {
     private void silence() {
         int seconds = (int) TimeUnit.NANOSECONDS.toSeconds(System.nanoTime() - heard);
         if (seconds >= STALE) {
-            latest = shown(latest.time(), Map.of(), List.of(), seconds);
+            latest = shown(false, latest.time(), Map.of(), List.of(), seconds);
             gauges.tell(id, latest);
         }
         watch.silent(seconds).ifPresent(this::alarm);
@@ -147,7 +147,7 @@ final class Feed implements Runnable {
                 .toList();
         Map<Channel, Double> values = new EnumMap<>(Channel.class);
         sample.values().forEach((c, v) -> values.put(c, GaugeLines.written(c, v)));
-        latest = shown(sample.time(), values, spoiled, 0);
+        latest = shown(sample.turns(), sample.time(), values, spoiled, 0);
         gauges.tell(id, latest);
         List<Watch.Alarm> alarms = watch.take(sample);
         alarms.forEach(this::alarm);

@@ -47,6 +47,7 @@ public class LiveGauges {
      *
      * @param listening whether a logger is attached
      * @param simulated whether it is the simulated one
+     * @param turning whether the engine turns, as far as they show it
      * @param time on the logger's clock, s
      * @param values by channel, in bar, °C and 1/min; none when nothing has come for a while
      * @param spoiled channels that show what no sensor can
@@ -55,6 +56,7 @@ public class LiveGauges {
     public record LiveSample(
             boolean listening,
             boolean simulated,
+            boolean turning,
             double time,
             Map<Channel, Double> values,
             List<Channel> spoiled,
@@ -64,7 +66,7 @@ public class LiveGauges {
     private record Shown(String sample, long at) {}
 
     static LiveSample silent() {
-        return new LiveSample(false, false, 0, Map.of(), List.of(), 0);
+        return new LiveSample(false, false, false, 0, Map.of(), List.of(), 0);
     }
 
     /**

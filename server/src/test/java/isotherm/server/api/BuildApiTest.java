@@ -14,8 +14,10 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.UUID;
+import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import java.util.stream.StreamSupport;
@@ -161,19 +163,45 @@ class BuildApiTest {
         assertThat(refused.body()).contains("JPEG, PNG and WebP");
     }
 
+    private static BlockingQueue<String> told(Stream<String> lines) {
+        BlockingQueue<String> all = new LinkedBlockingQueue<>();
+        CompletableFuture.runAsync(
+                () -> lines.filter(l -> l.startsWith("data:")).forEach(all::add));
+        return all;
+    }
+
+    @Test
+    void whoComesToListenIsToldAloneThatNoLoggerIsAttached() throws InterruptedException {
+        try (Stream<String> first = SERVER.lines(build + "/live");
+                Stream<String> second = SERVER.lines(build + "/live")) {
+            BlockingQueue<String> here = told(first);
+            BlockingQueue<String> there = told(second);
+            assertThat(here.poll(20, TimeUnit.SECONDS)).contains("\"listening\":false");
+            assertThat(there.poll(20, TimeUnit.SECONDS)).contains("\"listening\":false");
+            assertThat(here.poll(1, TimeUnit.SECONDS)).isNull();
+        }
+    }
+
     @Test
     void theLoggerFillsReadingsInAndTheWatchSaysStop() throws Exception {
         CountDownLatch shown = new CountDownLatch(5);
+        CountDownLatch turning = new CountDownLatch(1);
         try (Stream<String> events = SERVER.lines(build + "/live")) {
             // It ends with an exception when the stream is closed, which nobody asks for.
             CompletableFuture.runAsync(
-                    () -> events.filter(l -> l.contains("OIL_PRESSURE")).forEach(l -> shown.countDown()));
+                    () -> events.filter(l -> l.contains("OIL_PRESSURE")).forEach(l -> {
+                        shown.countDown();
+                        if (l.contains("\"turning\":true")) {
+                            turning.countDown();
+                        }
+                    }));
             assertThat(SERVER.send("POST", build + "/logger", "{\"fault\":\"AIRLOCK\",\"pace\":200}")
                             .statusCode())
                     .isEqualTo(204);
             turn("CRANK");
             until("/progress/steps", "LIVE_READING", "crank-pressure");
             assertThat(shown.await(20, TimeUnit.SECONDS)).isTrue();
+            assertThat(turning.await(20, TimeUnit.SECONDS)).isTrue();
             done("crank-pressure");
             done("crank-joints");
             turn("WARM");
