@@ -59,7 +59,7 @@ public final class BenchTable {
     /** What was measured beside what it is measured by, both from this run. */
     private static void yardsticks(Map<String, Double> took) {
         System.out.println();
-        row("what", "its yardstick", "times as long");
+        row("this", "and this, of the same run", "takes times as long");
         row("---", "---", "---");
         against(took, "session25Minutes", "session25MinutesAdaptive");
         against(took, "session25Minutes", "session25MinutesPlain");
@@ -81,9 +81,9 @@ public final class BenchTable {
         }
     }
 
-    private static void against(Map<String, Double> took, String what, String yardstick) {
-        if (took.containsKey(what) && took.containsKey(yardstick)) {
-            row(what, yardstick, String.format(Locale.ROOT, "%.2f", took.get(yardstick) / took.get(what)));
+    private static void against(Map<String, Double> took, String one, String other) {
+        if (took.containsKey(one) && took.containsKey(other)) {
+            row(one, other, String.format(Locale.ROOT, "%.2f", took.get(other) / took.get(one)));
         }
     }
 

@@ -179,13 +179,13 @@ public class CoreBenchmarks {
     /** @return the same session by an adaptive integrator on the same right-hand side */
     @Benchmark
     public double[] session25MinutesAdaptive() {
-        return AdaptiveReference.oil(car, session, design);
+        return CellByCell.oil(car, session, design, new AdaptiveReference());
     }
 
-    /** @return the same session by a plain loop: two evaluations a second, the midpoint's rule */
+    /** @return the same session by a plain loop: the midpoint rule, two evaluations a cell of the demand */
     @Benchmark
     public double[] session25MinutesPlain() {
-        return FixedSteps.oil(car, session, design);
+        return CellByCell.oil(car, session, design, new FixedSteps());
     }
 
     /** @return one evaluation of the session's right-hand side */
