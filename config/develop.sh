@@ -42,13 +42,17 @@ bench_with_server() {
     load_home=$(mktemp -d /tmp/isotherm-load.XXXXXX)
     chmod 755 "$load_home"
     trap 'ISOTHERM_HOME=$load_home "$here/isotherm" stop >/dev/null 2>&1; rm -rf "$load_home"' EXIT
-    ISOTHERM_HOME=$load_home JAVA_TOOL_OPTIONS=-Xmx512m "$here/isotherm" demo >"$load_home/said" 2>&1 &
+    # As what lasts is started, compiled for speed; the demo garage is loaded into it.
+    ISOTHERM_HOME=$load_home JAVA_TOOL_OPTIONS=-Xmx512m "$here/isotherm" run >"$load_home/said" 2>&1 &
     until grep -q 'Isotherm is at' "$load_home/said"; do
         kill -0 $! 2>/dev/null || die "the server did not start: $(tail -n 3 "$load_home/said")"
         sleep 0.5
     done
-    java -Disotherm.demo="$here/demo" -cp "$(bench_classes)" "$1" \
-        "$(sed -n 's/.*\(http[^ ]*\) .*/\1/p' "$load_home/said" | head -n 1)" || status=$?
+    local address
+    address=$(sed -n 's/.*\(http[^ ]*\) .*/\1/p' "$load_home/said" | head -n 1)
+    curl -fs -X POST "${address}api/demo" >/dev/null ||
+        die "the demo garage could not be loaded: $(tail -n 3 "$load_home/server.log")"
+    java -Disotherm.demo="$here/demo" -cp "$(bench_classes)" "$1" "$address" || status=$?
     return $status
 }
 
