@@ -13,6 +13,9 @@ final class Garage {
     private static final JsonMapper JSON = new JsonMapper();
     private static final AtomicInteger NUMBER = new AtomicInteger();
 
+    /** The same for every car, as most of what is asked about them is. */
+    private static final String DESIGN = "Under test";
+
     private Garage() {}
 
     /**
@@ -50,13 +53,13 @@ final class Garage {
         String id = posted("/api/cars", car).get("id").stringValue();
         posted("/api/cars/" + id + "/duties", asked.get("duty"));
         ObjectNode design = (ObjectNode) asked.get("design");
-        design.put("name", "Test " + number);
+        design.put("name", DESIGN);
         posted("/api/cars/" + id + "/designs", design);
         ObjectNode bare = JSON.createObjectNode();
         bare.put("name", "As it is today");
         bare.put("keepFactoryExchanger", true);
         posted("/api/cars/" + id + "/designs", bare);
-        return new Own(id, example + " " + number, "Test " + number);
+        return new Own(id, example + " " + number, DESIGN);
     }
 
     private static JsonNode posted(String path, JsonNode document) {

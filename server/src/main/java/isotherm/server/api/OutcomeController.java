@@ -3,11 +3,13 @@ package isotherm.server.api;
 import isotherm.server.access.Least;
 import isotherm.server.access.Role;
 import isotherm.server.garage.CaseDocument;
+import isotherm.server.jobs.Answers;
 import isotherm.server.jobs.Desk;
 import isotherm.server.session.EvidenceQuestions;
 import isotherm.server.session.OutcomeDocument;
 import isotherm.server.session.Solver;
 import isotherm.server.session.TeachingSolver;
+import java.util.List;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -18,15 +20,17 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class OutcomeController {
     private final Desk desk;
+    private final Answers answers;
 
-    OutcomeController(Desk desk) {
+    OutcomeController(Desk desk, Answers answers) {
         this.desk = desk;
+        this.answers = answers;
     }
 
     @Least(Role.VIEWER)
     @PostMapping("/outcome")
     OutcomeDocument outcome(@RequestBody CaseDocument asked, Desk.Asker asker) {
-        return desk.ask(asker, dropped -> Solver.solve(asked));
+        return answers.ask(asker, List.of("outcome", asked.nameless()), dropped -> Solver.solve(asked));
     }
 
     @Least(Role.VIEWER)
@@ -38,7 +42,7 @@ class OutcomeController {
     @Least(Role.VIEWER)
     @PostMapping("/next-measurement")
     EvidenceQuestions.NextAnswer next(@RequestBody CaseDocument asked, Desk.Asker asker) {
-        return desk.ask(asker, dropped -> TeachingSolver.next(asked));
+        return answers.ask(asker, List.of("next", asked.nameless()), dropped -> TeachingSolver.next(asked));
     }
 
     @Least(Role.VIEWER)
@@ -50,6 +54,6 @@ class OutcomeController {
     @Least(Role.VIEWER)
     @PostMapping("/interval")
     OutcomeDocument.Interval interval(@RequestBody CaseDocument asked, Desk.Asker asker) {
-        return desk.ask(asker, dropped -> Solver.interval(asked));
+        return answers.ask(asker, List.of("interval", asked.nameless()), dropped -> Solver.interval(asked));
     }
 }

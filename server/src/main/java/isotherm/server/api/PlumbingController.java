@@ -10,6 +10,7 @@ import isotherm.server.contract.Attempt;
 import isotherm.server.files.PlumbingFiles;
 import isotherm.server.files.Speech;
 import isotherm.server.garage.SettingsDocument;
+import isotherm.server.jobs.Answers;
 import isotherm.server.jobs.Desk;
 import isotherm.server.plumbing.HoseDocuments;
 import isotherm.server.plumbing.PlumbQuestion;
@@ -46,13 +47,13 @@ class PlumbingController {
     private final PlumbingCatalogue catalogue;
     private final CoreCatalogue cores;
     private final Settings settings;
-    private final Desk desk;
+    private final Answers answers;
 
-    PlumbingController(PlumbingCatalogue catalogue, CoreCatalogue cores, Settings settings, Desk desk) {
+    PlumbingController(PlumbingCatalogue catalogue, CoreCatalogue cores, Settings settings, Answers answers) {
         this.settings = settings;
         this.catalogue = catalogue;
         this.cores = cores;
-        this.desk = desk;
+        this.answers = answers;
     }
 
     private Speech speech(Set<Measure> imperial) {
@@ -66,7 +67,10 @@ class PlumbingController {
     Plumbed plumb(@RequestBody PlumbQuestion question, Desk.Asker asker) {
         var parts = catalogue.parts();
         var all = cores.parts();
-        return desk.ask(asker, dropped -> PlumbingSolver.plumb(question, parts, all, dropped));
+        return answers.ask(
+                asker,
+                List.of("plumb", question.nameless(), parts, all),
+                dropped -> PlumbingSolver.plumb(question, parts, all, dropped));
     }
 
     /** What stands in space, for a view that turns; its hoses are the plumbing's. */

@@ -4,6 +4,7 @@ import isotherm.server.access.Least;
 import isotherm.server.access.Role;
 import isotherm.server.catalogue.CoreCatalogue;
 import isotherm.server.garage.CaseDocument;
+import isotherm.server.jobs.Answers;
 import isotherm.server.jobs.Desk;
 import isotherm.server.session.EvidenceQuestions;
 import isotherm.server.session.EvidenceSolver;
@@ -23,8 +24,10 @@ import org.springframework.web.bind.annotation.RestController;
 class QuestionController {
     private final CoreCatalogue catalogue;
     private final Desk desk;
+    private final Answers answers;
 
-    QuestionController(CoreCatalogue catalogue, Desk desk) {
+    QuestionController(CoreCatalogue catalogue, Desk desk, Answers answers) {
+        this.answers = answers;
         this.catalogue = catalogue;
         this.desk = desk;
     }
@@ -56,7 +59,7 @@ class QuestionController {
     @Least(Role.VIEWER)
     @PostMapping("/map")
     SearchQuestions.MapAnswer map(@RequestBody SearchQuestions.MapQuestion question, Desk.Asker asker) {
-        return desk.ask(asker, dropped -> SearchSolver.map(question, dropped));
+        return answers.ask(asker, List.of("map", question.nameless()), dropped -> SearchSolver.map(question, dropped));
     }
 
     @Least(Role.VIEWER)
@@ -89,6 +92,9 @@ class QuestionController {
     @PostMapping("/schools")
     SearchQuestions.SchoolsAnswer schools(@RequestBody SearchQuestions.SchoolsQuestion question, Desk.Asker asker) {
         var parts = catalogue.parts();
-        return desk.ask(asker, dropped -> SearchSolver.schools(question, parts));
+        return answers.ask(
+                asker,
+                List.of("schools", question.nameless(), parts),
+                dropped -> SearchSolver.schools(question, parts));
     }
 }

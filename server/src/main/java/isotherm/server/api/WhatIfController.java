@@ -5,11 +5,13 @@ import isotherm.server.access.Least;
 import isotherm.server.access.Role;
 import isotherm.server.catalogue.PriceList;
 import isotherm.server.garage.CaseDocument;
+import isotherm.server.jobs.Answers;
 import isotherm.server.jobs.Desk;
 import isotherm.server.session.DutiesQuestions;
 import isotherm.server.session.QuestionSolver;
 import isotherm.server.session.WhatIfQuestions;
 import isotherm.server.session.WhatIfSolver;
+import java.util.List;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -21,8 +23,10 @@ import org.springframework.web.bind.annotation.RestController;
 class WhatIfController {
     private final PriceList list;
     private final Desk desk;
+    private final Answers answers;
 
-    WhatIfController(PriceList list, Desk desk) {
+    WhatIfController(PriceList list, Desk desk, Answers answers) {
+        this.answers = answers;
         this.list = list;
         this.desk = desk;
     }
@@ -31,7 +35,8 @@ class WhatIfController {
     @PostMapping("/what-if")
     WhatIfQuestions.WhatIfAnswer whatIf(@RequestBody CaseDocument asked, Desk.Asker asker) {
         Prices prices = list.prices();
-        return desk.ask(asker, dropped -> WhatIfSolver.whatIf(asked, prices));
+        return answers.ask(
+                asker, List.of("what-if", asked.nameless(), prices), dropped -> WhatIfSolver.whatIf(asked, prices));
     }
 
     @Least(Role.VIEWER)

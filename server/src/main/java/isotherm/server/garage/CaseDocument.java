@@ -34,4 +34,9 @@ public record CaseDocument(
             problems.add(Problem.of(path + "/samples", "1", "An interval needs at least 2 samples, or 0 for none"));
         }
     }
+
+    /** @return the same of a car and a duty without names, which no answer tells; a remedy is a design with its name */
+    public CaseDocument nameless() {
+        return new CaseDocument(car.named(""), duty.named(""), design, samples, seed);
+    }
 }

@@ -235,6 +235,14 @@ public record DutyDocument(
         return new DutyDocument(name, airC, altitudeM, track, climb, cruise, soak, log);
     }
 
+    /**
+     * @param newName what its people call it
+     * @return the same duty by that name
+     */
+    public DutyDocument named(String newName) {
+        return new DutyDocument(newName, ambientC, altitudeM, track, climb, cruise, soak, log);
+    }
+
     private static double[] values(List<Double> column, double factor) {
         return column == null
                 ? new double[0]

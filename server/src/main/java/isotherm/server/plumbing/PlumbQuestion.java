@@ -41,6 +41,11 @@ public record PlumbQuestion(
         }
     }
 
+    /** @return the same of a car and a duty without names, which no answer tells; a remedy is a design with its name */
+    public PlumbQuestion nameless() {
+        return new PlumbQuestion(car.named(""), duty.named(""), design, sizes);
+    }
+
     private void check(String path, PlumbingDocument p, List<Problem> problems) {
         if (p.coreFigure() != null) {
             p.coreFigure().check(path + "/design/plumbing/coreFigure", problems);

@@ -40,6 +40,11 @@ public final class SearchQuestions {
             design.check(path + "/design", problems);
             Questions.needsCooler(path, design, problems);
         }
+
+        /** @return the same of a car and a duty without names, which no answer tells; a remedy is a design with its name */
+        public SchoolsQuestion nameless() {
+            return new SchoolsQuestion(car.named(""), duty.named(""), design, largestWidthMm, largestHeightMm);
+        }
     }
 
     /**
@@ -85,6 +90,11 @@ public final class SearchQuestions {
                     && duty.cruise() == null) {
                 problems.add(Problem.of(path + "/x/axis", "SPEED", "Only a climb or a cruise has one road speed"));
             }
+        }
+
+        /** @return the same of a car and a duty without names, which no answer tells; a remedy is a design with its name */
+        public MapQuestion nameless() {
+            return new MapQuestion(car.named(""), duty.named(""), design, x, y);
         }
     }
 
