@@ -3,10 +3,9 @@ package isotherm.server.access;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
-import isotherm.server.IsothermServer;
 import isotherm.server.testing.OwnServer;
+import isotherm.server.testing.Program;
 import isotherm.server.testing.Visitor;
-import java.io.File;
 import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -15,14 +14,9 @@ import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
-import java.util.jar.Attributes;
-import java.util.jar.JarOutputStream;
-import java.util.jar.Manifest;
-import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
@@ -68,26 +62,6 @@ class LanTest {
         return run(all);
     }
 
-    /** This very build as a program of the name that the launcher looks for. */
-    private static Path program() throws IOException {
-        Path folder = Files.createDirectories(TESTS.resolve("program-" + UUID.randomUUID()));
-        Manifest manifest = new Manifest();
-        Attributes main = manifest.getMainAttributes();
-        main.put(Attributes.Name.MANIFEST_VERSION, "1.0");
-        main.put(Attributes.Name.MAIN_CLASS, IsothermServer.class.getName());
-        main.put(
-                Attributes.Name.CLASS_PATH,
-                Arrays.stream(classes().split(File.pathSeparator))
-                        .map(entry -> Path.of(entry).toUri().toString())
-                        .collect(Collectors.joining(" ")));
-        new JarOutputStream(Files.newOutputStream(folder.resolve("isotherm.jar")), manifest).close();
-        return folder;
-    }
-
-    private static String classes() {
-        return System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"));
-    }
-
     @AfterEach
     void end() throws Exception {
         if (launcher != null) {
@@ -112,7 +86,7 @@ class LanTest {
                 .redirectOutput(said.toFile());
         builder.environment().keySet().removeIf(k -> k.startsWith("ISOTHERM_") || k.startsWith("SPRING_"));
         builder.environment().put("ISOTHERM_HOME", home.toString());
-        builder.environment().put("ISOTHERM_APP", program().toString());
+        builder.environment().put("ISOTHERM_APP", Program.folder().toString());
         launcher = builder.start();
         OwnServer.until(() -> told().contains("is an owner:") || !launcher.isAlive());
         assertThat(told()).contains("is an owner:", "https://" + HERE + ":");
@@ -193,7 +167,7 @@ class LanTest {
         assertThat(there(
                         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                         "-cp",
-                        classes(),
+                        System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
                         Matrix.class.getName(),
                         server.toString(),
                         "../web/openapi.json",

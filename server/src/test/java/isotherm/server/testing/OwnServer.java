@@ -1,6 +1,5 @@
 package isotherm.server.testing;
 
-import isotherm.server.IsothermServer;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.ServerSocket;
@@ -81,19 +80,13 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
             throw new UncheckedIOException(e);
         }
         try {
-            List<String> command = new ArrayList<>(List.of(
-                    Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                    "-XX:TieredStopAtLevel=1",
-                    "-Xmx" + heapMb + "m",
-                    "-cp",
-                    System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
-                    IsothermServer.class.getName(),
+            List<String> told = new ArrayList<>(List.of(
                     "--server.port=" + port,
                     "--spring.datasource.url=jdbc:postgresql://127.0.0.1:" + databasePort + "/isotherm",
                     "--spring.datasource.username=isotherm_app",
                     "--spring.datasource.password=" + Files.readString(Path.of(data + ".app.secret"))));
-            command.addAll(settings);
-            process = new ProcessBuilder(command)
+            told.addAll(settings);
+            process = new ProcessBuilder(Program.command(List.of("-Xmx" + heapMb + "m"), told))
                     .redirectErrorStream(true)
                     .redirectOutput(ProcessBuilder.Redirect.appendTo(log().toFile()))
                     .start();
