@@ -1,10 +1,12 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { reactCompiler } from './react-compiler.ts';
 
 export default defineConfig({
   plugins: [
     react(),
+    reactCompiler(),
     // What was looked at before is there without a connection: the page itself, cars, builds with their pictures, care books.
     VitePWA({
       registerType: 'autoUpdate',
@@ -45,11 +47,16 @@ export default defineConfig({
           {
             urlPattern: /\/api\/(builds|cars)\/[^/]+\/pictures\/[^/]+$/,
             handler: 'CacheFirst',
-            options: { cacheName: 'isotherm-pictures', expiration: { maxEntries: 400 }, cacheableResponse: { statuses: [200] } },
+            options: {
+              cacheName: 'isotherm-pictures',
+              expiration: { maxEntries: 400 },
+              cacheableResponse: { statuses: [200] },
+            },
           },
           {
             // Answers that a page is made of; not the streams, the papers and what is computed.
-            urlPattern: /\/api\/(settings|presets|classes|cars(\/[^/]+(\/(builds|care))?)?|builds\/[^/]+|catalogue\/[a-z]+|broken)(\?[^/]*)?$/,
+            urlPattern:
+              /\/api\/(settings|presets|classes|cars(\/[^/]+(\/(builds|care))?)?|builds\/[^/]+|catalogue\/[a-z]+|broken)(\?[^/]*)?$/,
             method: 'GET',
             handler: 'NetworkFirst',
             options: {
@@ -68,6 +75,8 @@ export default defineConfig({
     emptyOutDir: true,
     // The largest is the view in space, which is loaded when it is asked for.
     chunkSizeWarningLimit: 1400,
+    // React's compiler takes most of a build.
+    rolldownOptions: { checks: { pluginTimings: false } },
     // The licences of everything that is in the bundle, made by each build.
     license: { fileName: 'licences.md' },
   },
