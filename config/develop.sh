@@ -52,7 +52,9 @@ bench_with_server() {
     address=$(sed -n 's/.*\(http[^ ]*\) .*/\1/p' "$load_home/said" | head -n 1)
     curl -fs -X POST "${address}api/demo" >/dev/null ||
         die "the demo garage could not be loaded: $(tail -n 3 "$load_home/server.log")"
-    java -Disotherm.demo="$here/demo" -cp "$(bench_classes)" "$1" "$address" || status=$?
+    local database
+    database="jdbc:postgresql://127.0.0.1:$(pg_port "$load_home/postgres")/isotherm?user=isotherm&password=$(cat "$load_home/postgres.secret")"
+    java -Disotherm.demo="$here/demo" -cp "$(bench_classes)" "$1" "$address" "$database" "$here" || status=$?
     return $status
 }
 
