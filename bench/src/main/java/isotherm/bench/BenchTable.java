@@ -65,6 +65,7 @@ public final class BenchTable {
         against(took, "session25Minutes", "session25MinutesPlain");
         against(took, "rightHandSide", "session25Minutes");
         against(took, "map24By24", "map24By24InTurn");
+        against(took, "route", "routeSlowly");
         against(took, "search10000Designs", "search10000DesignsEach");
         for (String name : took.keySet()) {
             if (name.startsWith("drag ")) {

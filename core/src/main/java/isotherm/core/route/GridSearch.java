@@ -38,6 +38,7 @@ final class GridSearch {
     private final double radius;
     private final Flood flood;
     private final int mostStates;
+    private final double weight;
     private final BooleanSupplier cancelled;
     private final Turns turns;
     private final DoubleBends bends;
@@ -56,11 +57,30 @@ final class GridSearch {
     record Found(RoutePath rough, int start, int goal) {}
 
     GridSearch(RouteRequest request, RouteGrid grid, Flood flood, int mostStates, BooleanSupplier cancelled) {
+        this(request, grid, flood, mostStates, WEIGHT, cancelled);
+    }
+
+    /**
+     * @param request what is asked
+     * @param grid its grid
+     * @param flood its flood
+     * @param mostStates the search is given up after so many states
+     * @param weight of the estimate; 0 for none: the search of Dijkstra (1959), which finds the cheapest route and looks everywhere
+     * @param cancelled asked now and then whether nobody waits for the answer any more
+     */
+    GridSearch(
+            RouteRequest request,
+            RouteGrid grid,
+            Flood flood,
+            int mostStates,
+            double weight,
+            BooleanSupplier cancelled) {
         this.request = request;
         this.grid = grid;
         this.radius = request.bendRadius();
         this.flood = flood;
         this.mostStates = mostStates;
+        this.weight = weight;
         this.cancelled = cancelled;
         this.turns = new Turns(grid, request.space(), radius);
         this.bends = new DoubleBends(grid, request.space(), radius);
@@ -233,7 +253,7 @@ final class GridSearch {
                                     s.direction(),
                                     Math.min(radius, s.spare() + length),
                                     cost,
-                                    cost + WEIGHT * remainingCost(ahead, s.direction(), targets),
+                                    cost + weight * remainingCost(ahead, s.direction(), targets),
                                     s,
                                     false));
                 } else {
@@ -242,7 +262,7 @@ final class GridSearch {
             }
             for (Vector3D rail : grid.rails(s.direction() / 2)) {
                 bends.onto(rail, s).ifPresent(shifted -> {
-                    double rank = shifted.cost() + WEIGHT * remainingCost(shifted.cell(), shifted.direction(), targets);
+                    double rank = shifted.cost() + weight * remainingCost(shifted.cell(), shifted.direction(), targets);
                     push(open, best, shifted.ranked(rank));
                 });
             }
@@ -250,7 +270,7 @@ final class GridSearch {
                 for (int d = 0; d < DIRECTIONS.length; d++) {
                     if (d / 2 != s.direction() / 2 && turns.clear(s.cell(), s.direction(), d)) {
                         double cost = s.cost() + BEND_COST;
-                        double rank = cost + WEIGHT * remainingCost(s.cell(), d, targets);
+                        double rank = cost + weight * remainingCost(s.cell(), d, targets);
                         push(open, best, new GridState(s.cell(), d, -radius, cost, rank, s, true));
                     }
                 }

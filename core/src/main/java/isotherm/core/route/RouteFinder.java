@@ -39,11 +39,31 @@ public final class RouteFinder {
         Flood flood = new Flood(grid, request);
         GridSearch search = new GridSearch(request, grid, flood, MOST_STATES, cancelled);
         return search.solve()
-                .map(f -> new Result(Optional.of(new Smoothing(request).of(f.rough())), f.start(), f.goal(), List.of()))
+                .map(f -> drawn(request, f))
                 .orElseGet(() -> new Result(
                         Optional.empty(),
                         -1,
                         -1,
                         explain ? new Obstruction(request, grid, flood, search, cancelled).names() : List.of()));
+    }
+
+    /**
+     * The same by a search without an estimate of what is still to come, which looks at every state that is cheaper than the end:
+     * what the quick one is held to and measured by.
+     *
+     * @param request what is asked
+     * @return the route, if there is one
+     */
+    public static Result findSlowly(RouteRequest request) {
+        RouteGrid grid = new RouteGrid(request);
+        return new GridSearch(request, grid, new Flood(grid, request), Integer.MAX_VALUE, 0, () -> false)
+                .solve()
+                .map(f -> drawn(request, f))
+                .orElseGet(() -> new Result(Optional.empty(), -1, -1, List.of()));
+    }
+
+    private static Result drawn(RouteRequest request, GridSearch.Found found) {
+        return new Result(
+                Optional.of(new Smoothing(request).of(found.rough())), found.start(), found.goal(), List.of());
     }
 }

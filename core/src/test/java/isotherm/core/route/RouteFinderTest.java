@@ -13,8 +13,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** Routes against a geometry of the test's own: plain sampling and plain distances. */
 public class RouteFinderTest {
-    private static final double OUTSIDE = 0.022;
-    private static final double BEND = 0.09;
+    static final double OUTSIDE = 0.022;
+    static final double BEND = 0.09;
     private static final Bay.Box ROOM =
             new Bay.Box("room", Bay.Kind.SOLID, new Vector3D(-0.7, 0.15, 0), new Vector3D(0.7, 0.9, 1.1));
 
@@ -196,7 +196,7 @@ public class RouteFinderTest {
         }
     }
 
-    private static RoutePath known(Random random) {
+    static RoutePath known(Random random) {
         while (true) {
             List<Vector3D> corners = new ArrayList<>();
             Vector3D at = new Vector3D(
@@ -219,7 +219,7 @@ public class RouteFinderTest {
         }
     }
 
-    private static Bay around(RoutePath known, Random random) {
+    static Bay around(RoutePath known, Random random) {
         List<Vector3D> points = known.points(5e-3);
         List<Bay.Box> boxes = new ArrayList<>();
         for (int tries = 0; tries < 400 && boxes.size() < 14; tries++) {
