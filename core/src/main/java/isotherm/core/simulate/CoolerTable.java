@@ -1,13 +1,16 @@
 package isotherm.core.simulate;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import isotherm.core.exchanger.Core;
 import isotherm.core.exchanger.CoreModel;
 import isotherm.core.exchanger.OilState;
 import isotherm.core.fluid.Oil;
 import java.util.Arrays;
+import java.util.concurrent.atomic.AtomicLongArray;
 
 /**
- * One core's heat at any operating point of a session, from a table of its oil-side conductance. Not for two threads
- * at once.
+ * One core's heat at any operating point of a session, from a table of its oil-side conductance.
  *
  * <p>The same equations as {@link CoreModel#rate}, with the mean and wall temperatures taken from the state of the session
  * in place of an iteration; in steady state the two agree (a test holds them to 1 %).
@@ -22,8 +25,19 @@ final class CoolerTable {
     private static final double STEP = 10;
     private static final int NODES = 22;
 
-    /** By temperature and flow; worked out when it is first asked for. */
-    private final double[] conductance = new double[FLOWS * NODES];
+    /** Cores that are remembered with their oil: some 3 kB each. */
+    private static final int KEPT = 300;
+
+    private record Question(Core core, Oil oil) {}
+
+    private static final Cache<Question, AtomicLongArray> LAST =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
+
+    /**
+     * By temperature and flow, as bits; worked out when it is first asked for, which takes longer than all else of a session.
+     * Shared by the sessions of a core and an oil: two that work out the same come to the same bits.
+     */
+    private final AtomicLongArray conductance;
 
     private final CoreModel core;
     private final Oil fluid;
@@ -39,7 +53,13 @@ final class CoolerTable {
         this.efficacy = efficacy;
         this.core = core;
         this.fluid = fluid;
-        Arrays.fill(conductance, Double.NaN);
+        this.conductance = LAST.get(new Question(core.core(), fluid), q -> unknown());
+    }
+
+    private static AtomicLongArray unknown() {
+        long[] none = new long[FLOWS * NODES];
+        Arrays.fill(none, Double.doubleToLongBits(Double.NaN));
+        return new AtomicLongArray(none);
     }
 
     private double conductance(double massFlow, double kelvin) {
@@ -55,16 +75,17 @@ final class CoolerTable {
     }
 
     private double node(int i) {
-        double value = conductance[i];
+        double value = Double.longBitsToDouble(conductance.getOpaque(i));
         return Double.isNaN(value) ? fill(i) : value;
     }
 
     private double fill(int i) {
         double root = i % FLOWS * FLOW_STEP;
-        conductance[i] = root == 0
+        double value = root == 0
                 ? 0
                 : core.oilConductance(root * root, OilState.of(fluid, LOW_K + (double) (i / FLOWS) * STEP));
-        return conductance[i];
+        conductance.setOpaque(i, Double.doubleToLongBits(value));
+        return value;
     }
 
     /**
