@@ -11,7 +11,7 @@ export function reactCompiler(): Plugin {
     apply: 'build',
     enforce: 'pre',
     transform: {
-      filter: { id: /\/src\/.*\.tsx?$/, code: /\buse[A-Z]|<[A-Za-z>]/ },
+      filter: { id: { include: /\/src\/.*\.tsx?$/, exclude: /node_modules/ }, code: /\buse[A-Z]|<[A-Za-z>]/ },
       async handler(code, id) {
         const compiled = await transformAsync(code, {
           filename: id,

@@ -43,6 +43,7 @@ final class DragClock implements AutoCloseable {
               return thumb.parentElement.getBoundingClientRect().width / (rows.max - rows.min);
             }""";
 
+    /** Requests that compute and read nothing, one after the other, ms. */
     private static final String EMPTY =
             """
             async () => {

@@ -20,9 +20,9 @@ public final class ServedRun {
 
     private ServedRun() {}
 
-    /** What is timed. */
-    interface Timed {
-        void run() throws IOException, SQLException, InterruptedException;
+    /** Does something, and says how long that took, s. */
+    interface Clocked {
+        double run() throws IOException, SQLException, InterruptedException;
     }
 
     /**
@@ -37,7 +37,11 @@ public final class ServedRun {
         System.out.println("| what | median | 95 of 100 | its yardstick | median | 95 of 100 |");
         System.out.println("|---|---|---|---|---|---|");
         Runnable log = new GarageGrowth(server).log(MILLION);
-        double[] logs = seconds(log::run);
+        double[] logs = rounds(() -> {
+            long begun = System.nanoTime();
+            log.run();
+            return since(begun);
+        });
         row("a million log rows in", logs, "COPY of the same rows", copies(args[1]));
         try (DragClock drag = new DragClock(server)) {
             row("drag, pointer to picture", drag.moves(), "an empty request", drag.emptyRequests());
@@ -47,15 +51,18 @@ public final class ServedRun {
     }
 
     /** How long something takes, once it has been done, s. */
-    static double[] seconds(Timed timed) throws IOException, SQLException, InterruptedException {
-        timed.run();
+    static double[] rounds(Clocked clocked) throws IOException, SQLException, InterruptedException {
+        clocked.run();
         double[] all = new double[ROUNDS];
         for (int i = 0; i < ROUNDS; i++) {
-            long begun = System.nanoTime();
-            timed.run();
-            all[i] = (System.nanoTime() - begun) / 1e9;
+            all[i] = clocked.run();
         }
         return all;
+    }
+
+    /** Seconds since a moment of {@link System#nanoTime}. */
+    static double since(long begun) {
+        return (System.nanoTime() - begun) / 1e9;
     }
 
     private static double[] copies(String database) throws IOException, SQLException, InterruptedException {
@@ -67,8 +74,11 @@ public final class ServedRun {
                 Statement statement = connection.createStatement()) {
             statement.execute("create table rows_copied (time float8, speed float8, rpm float8, oil float8)");
             try {
-                return seconds(
-                        () -> statement.execute("copy rows_copied from '" + file + "' with (format csv, header)"));
+                return rounds(() -> {
+                    long begun = System.nanoTime();
+                    statement.execute("copy rows_copied from '" + file + "' with (format csv, header)");
+                    return since(begun);
+                });
             } finally {
                 statement.execute("drop table rows_copied");
             }

@@ -9,7 +9,7 @@ import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
-import java.util.Arrays;
+import java.sql.SQLException;
 import java.util.List;
 import java.util.Map;
 
@@ -17,7 +17,7 @@ import java.util.Map;
 final class StartClock {
     private static final int PORT = 8471;
     private static final int LOOK_EVERY_MS = 20;
-    private static final int ROUNDS = 5;
+    private static final int PATIENCE = 180;
     private static final int OK = 200;
 
     private final Path sources;
@@ -30,24 +30,29 @@ final class StartClock {
     }
 
     /** Seconds from the command to the line with the address; the first start of a home, which makes its garage, is not among them. */
-    double[] demo() throws IOException, InterruptedException {
+    double[] demo() throws IOException, SQLException, InterruptedException {
         Path home = Files.createTempDirectory("isotherm-start");
         Files.setPosixFilePermissions(home, PosixFilePermissions.fromString("rwxr-xr-x"));
         Path said = home.resolve("said");
+        Path archive = sources.resolve("server/target/app/isotherm.jsa");
         try {
-            return rounds(
-                    () -> launcher(home, "demo").start(),
-                    () -> Files.readString(said).contains("Isotherm is at"),
-                    () -> {
-                        // Its classes are written once, beside the first server.
-                        while (!Files.exists(sources.resolve("server/target/app/isotherm.jsa"))) {
-                            Thread.sleep(LOOK_EVERY_MS);
-                        }
-                        launcher(home, "stop")
-                                .redirectOutput(ProcessBuilder.Redirect.DISCARD)
-                                .start()
-                                .waitFor();
-                    });
+            return ServedRun.rounds(() -> {
+                long begun = System.nanoTime();
+                Process launched = launcher(home, "demo").start();
+                try {
+                    double took =
+                            until(launched, begun, () -> Files.readString(said).contains("Isotherm is at"));
+                    // Its classes are written once, beside the first server.
+                    until(launched, begun, () -> Files.exists(archive));
+                    return took;
+                } finally {
+                    launcher(home, "stop")
+                            .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                            .start()
+                            .waitFor();
+                    launched.waitFor();
+                }
+            });
         } finally {
             new ProcessBuilder("rm", "-rf", home.toString()).start().waitFor();
         }
@@ -63,7 +68,7 @@ final class StartClock {
     }
 
     /** Seconds from the command to the answer that it is ready; its database runs already. */
-    double[] bare() throws IOException, InterruptedException {
+    double[] bare() throws IOException, SQLException, InterruptedException {
         Path lib = sources.resolve("server/target/app/lib");
         List<String> command = List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
@@ -78,13 +83,19 @@ final class StartClock {
         HttpRequest asked = HttpRequest.newBuilder(
                         URI.create("http://127.0.0.1:" + PORT + "/actuator/health/readiness"))
                 .build();
-        return rounds(
-                () -> new ProcessBuilder(command)
-                        .redirectErrorStream(true)
-                        .redirectOutput(ProcessBuilder.Redirect.DISCARD)
-                        .start(),
-                () -> answers(asked),
-                () -> {});
+        return ServedRun.rounds(() -> {
+            long begun = System.nanoTime();
+            Process started = new ProcessBuilder(command)
+                    .redirectErrorStream(true)
+                    .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                    .start();
+            try {
+                return until(started, begun, () -> answers(asked));
+            } finally {
+                started.destroy();
+                started.waitFor();
+            }
+        });
     }
 
     private boolean answers(HttpRequest asked) throws InterruptedException {
@@ -95,34 +106,18 @@ final class StartClock {
         }
     }
 
-    private interface Step<T> {
-        T run() throws IOException, InterruptedException;
+    private interface There {
+        boolean yet() throws IOException, InterruptedException;
     }
 
-    private interface Last {
-        void run() throws IOException, InterruptedException;
-    }
-
-    private static double[] rounds(Step<Process> start, Step<Boolean> there, Last end)
-            throws IOException, InterruptedException {
-        double[] all = new double[ROUNDS + 1];
-        for (int i = 0; i < all.length; i++) {
-            long begun = System.nanoTime();
-            Process process = start.run();
-            try {
-                while (!there.run()) {
-                    if (!process.isAlive()) {
-                        throw new IOException("It ended before it was there");
-                    }
-                    Thread.sleep(LOOK_EVERY_MS);
-                }
-                all[i] = (System.nanoTime() - begun) / 1e9;
-            } finally {
-                end.run();
-                process.destroy();
-                process.waitFor();
+    /** Waits until it is there, while what is to bring it runs; seconds from the moment when it was begun. */
+    private static double until(Process process, long begun, There there) throws IOException, InterruptedException {
+        while (!there.yet()) {
+            if (!process.isAlive() || ServedRun.since(begun) > PATIENCE) {
+                throw new IOException("It was not there after " + PATIENCE + " s, or ended before");
             }
+            Thread.sleep(LOOK_EVERY_MS);
         }
-        return Arrays.copyOfRange(all, 1, all.length);
+        return ServedRun.since(begun);
     }
 }

@@ -10,7 +10,8 @@ import java.util.Arrays;
 import java.util.concurrent.atomic.AtomicLongArray;
 
 /**
- * One core's heat at any operating point of a session, from a table of its oil-side conductance.
+ * One core's heat at any operating point of a session, from a table of its oil-side conductance. Not for two threads
+ * at once, as its oil is not.
  *
  * <p>The same equations as {@link CoreModel#rate}, with the mean and wall temperatures taken from the state of the session
  * in place of an iteration; in steady state the two agree (a test holds them to 1 %).
@@ -20,9 +21,9 @@ final class CoolerTable {
     private static final double LARGEST_FLOW = 3;
 
     private static final int FLOWS = 18;
-    private static final double FLOW_STEP = Math.sqrt(LARGEST_FLOW) / (FLOWS - 1);
-    private static final double LOW_K = 233.15;
-    private static final double STEP = 10;
+    static final double FLOW_STEP = Math.sqrt(LARGEST_FLOW) / (FLOWS - 1);
+    static final double LOW_K = 233.15;
+    static final double STEP = 10;
     private static final int NODES = 22;
 
     /** Cores that are remembered with their oil: some 3 kB each. */
@@ -34,7 +35,7 @@ final class CoolerTable {
             Caffeine.newBuilder().maximumSize(KEPT).build();
 
     /**
-     * By temperature and flow, as bits; worked out when it is first asked for, which takes longer than all else of a session.
+     * By temperature and flow, as bits; worked out when it is first asked for.
      * Shared by the sessions of a core and an oil: two that work out the same come to the same bits.
      */
     private final AtomicLongArray conductance;
@@ -62,7 +63,8 @@ final class CoolerTable {
         return new AtomicLongArray(none);
     }
 
-    private double conductance(double massFlow, double kelvin) {
+    /** Oil-side conductance of the core, W/K, at a mass flow in kg/s. */
+    double conductance(double massFlow, double kelvin) {
         double mAt = Math.min(FLOWS - 1.000001, Math.sqrt(massFlow) / FLOW_STEP);
         double tAt = Math.max(0, Math.min(NODES - 1.000001, (kelvin - LOW_K) / STEP));
         int m = (int) mAt;

@@ -30,6 +30,22 @@ class SlowRouteTest {
         return path.length() + GridSearch.BEND_COST * path.turning() / (Math.PI / 2);
     }
 
+    private static int states(RouteRequest request, double weight) {
+        RouteGrid grid = new RouteGrid(request);
+        GridSearch search =
+                new GridSearch(request, grid, new Flood(grid, request), Integer.MAX_VALUE, weight, () -> false);
+        assertThat(search.solve()).isPresent();
+        return search.statesSeen();
+    }
+
+    @Test
+    void withoutAnEstimateItLooksAtMoreStates() {
+        for (int seed = 0; seed < BAYS; seed++) {
+            RouteRequest request = request(seed);
+            assertThat(states(request, 0)).as("bay %d", seed).isGreaterThan(states(request, 1));
+        }
+    }
+
     @Test
     void aRouteCostsNoMoreThanTheSlowSearchWouldHaveIt() {
         for (int seed = 0; seed < BAYS; seed++) {

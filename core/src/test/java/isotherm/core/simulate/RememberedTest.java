@@ -2,6 +2,7 @@ package isotherm.core.simulate;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import isotherm.core.airflow.AirFlow;
 import isotherm.core.airflow.AirNetwork;
@@ -13,7 +14,9 @@ import isotherm.core.car.Coolant;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.exchanger.Core;
 import isotherm.core.exchanger.CoreModel;
+import isotherm.core.exchanger.OilState;
 import isotherm.core.fluid.Air;
+import isotherm.core.fluid.Oil;
 import isotherm.core.heat.HeatSchool;
 import isotherm.core.hydraulics.OilPump;
 import java.util.List;
@@ -72,6 +75,25 @@ class RememberedTest {
                                 NODE * AirGrid.VALUES + AirTable.CORE_RATE])
                 .toList();
         assertThat(rates).doesNotHaveDuplicates();
+    }
+
+    @Test
+    void theConductanceIsThatOfItsOwnCoreAndOil() {
+        int node = 6;
+        double massFlow = Math.pow(node * CoolerTable.FLOW_STEP, 2);
+        double kelvin = CoolerTable.LOW_K + node * CoolerTable.STEP;
+        Oil thick = Oil.grade("20W-50").orElseThrow();
+        // Twice, so that the second time each finds what was left by the others.
+        for (int i = 0; i < 2; i++) {
+            for (int rows : new int[] {19, 25}) {
+                for (Oil oil : List.of(CAR.oil(), thick)) {
+                    CoreModel core = new CoreModel(Core.stackedPlate(rows, 0.28, 0.05));
+                    CoolerTable table = new CoolerTable(core, oil, new OilTable(oil, HeatSchool.SHEAR_EXPONENT), 1, 1);
+                    assertThat(table.conductance(massFlow, kelvin))
+                            .isCloseTo(core.oilConductance(massFlow, OilState.of(oil, kelvin)), withinPercentage(1e-6));
+                }
+            }
+        }
     }
 
     @Test

@@ -30,7 +30,10 @@ class OutcomeController {
     @Least(Role.VIEWER)
     @PostMapping("/outcome")
     OutcomeDocument outcome(@RequestBody CaseDocument asked, Desk.Asker asker) {
-        return answers.ask(asker, List.of("outcome", asked.nameless()), dropped -> Solver.solve(asked));
+        return answers.ask(
+                asker,
+                new Answers.Question("outcome", asked.duty().logRows(), List.of(asked.nameless())),
+                dropped -> Solver.solve(asked));
     }
 
     @Least(Role.VIEWER)
@@ -42,7 +45,10 @@ class OutcomeController {
     @Least(Role.VIEWER)
     @PostMapping("/next-measurement")
     EvidenceQuestions.NextAnswer next(@RequestBody CaseDocument asked, Desk.Asker asker) {
-        return answers.ask(asker, List.of("next", asked.nameless()), dropped -> TeachingSolver.next(asked));
+        return answers.ask(
+                asker,
+                new Answers.Question("next", asked.duty().logRows(), List.of(asked.nameless())),
+                dropped -> TeachingSolver.next(asked));
     }
 
     @Least(Role.VIEWER)
@@ -54,6 +60,9 @@ class OutcomeController {
     @Least(Role.VIEWER)
     @PostMapping("/interval")
     OutcomeDocument.Interval interval(@RequestBody CaseDocument asked, Desk.Asker asker) {
-        return answers.ask(asker, List.of("interval", asked.nameless()), dropped -> Solver.interval(asked));
+        return answers.ask(
+                asker,
+                new Answers.Question("interval", asked.duty().logRows(), List.of(asked.nameless())),
+                dropped -> Solver.interval(asked));
     }
 }

@@ -69,7 +69,7 @@ class PlumbingController {
         var all = cores.parts();
         return answers.ask(
                 asker,
-                List.of("plumb", question.nameless(), parts, all),
+                new Answers.Question("plumb", question.duty().logRows(), List.of(question.nameless(), parts, all)),
                 dropped -> PlumbingSolver.plumb(question, parts, all, dropped));
     }
 

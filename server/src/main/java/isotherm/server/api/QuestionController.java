@@ -59,7 +59,10 @@ class QuestionController {
     @Least(Role.VIEWER)
     @PostMapping("/map")
     SearchQuestions.MapAnswer map(@RequestBody SearchQuestions.MapQuestion question, Desk.Asker asker) {
-        return answers.ask(asker, List.of("map", question.nameless()), dropped -> SearchSolver.map(question, dropped));
+        return answers.ask(
+                asker,
+                new Answers.Question("map", question.duty().logRows(), List.of(question.nameless())),
+                dropped -> SearchSolver.map(question, dropped));
     }
 
     @Least(Role.VIEWER)
@@ -94,7 +97,7 @@ class QuestionController {
         var parts = catalogue.parts();
         return answers.ask(
                 asker,
-                List.of("schools", question.nameless(), parts),
+                new Answers.Question("schools", question.duty().logRows(), List.of(question.nameless(), parts)),
                 dropped -> SearchSolver.schools(question, parts));
     }
 }

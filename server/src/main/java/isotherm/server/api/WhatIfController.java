@@ -36,7 +36,9 @@ class WhatIfController {
     WhatIfQuestions.WhatIfAnswer whatIf(@RequestBody CaseDocument asked, Desk.Asker asker) {
         Prices prices = list.prices();
         return answers.ask(
-                asker, List.of("what-if", asked.nameless(), prices), dropped -> WhatIfSolver.whatIf(asked, prices));
+                asker,
+                new Answers.Question("what-if", asked.duty().logRows(), List.of(asked.nameless(), prices)),
+                dropped -> WhatIfSolver.whatIf(asked, prices));
     }
 
     @Least(Role.VIEWER)

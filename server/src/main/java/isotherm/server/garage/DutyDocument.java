@@ -235,6 +235,11 @@ public record DutyDocument(
         return new DutyDocument(name, airC, altitudeM, track, climb, cruise, soak, log);
     }
 
+    /** @return rows of the log that it was driven from; 0 without one */
+    public int logRows() {
+        return log == null ? 0 : log.timeSeconds().size();
+    }
+
     /**
      * @param newName what its people call it
      * @return the same duty by that name

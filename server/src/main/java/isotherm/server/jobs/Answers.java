@@ -15,14 +15,30 @@ import org.springframework.stereotype.Service;
  */
 @Service
 public class Answers {
-    /** Some 20 MB of the largest. */
-    private static final int KEPT = 100;
+    /** Values that a question and its answer count as, beside a log's: a hundred of them are kept. */
+    private static final int EACH = 5_000;
+
+    /** Two logs of the longest, or a hundred questions without one: some 50 MB. */
+    private static final long MOST = 100L * EACH;
 
     private static final Duration UNUSED = Duration.ofMinutes(30);
 
     private final Desk desk;
-    private final Cache<List<?>, Object> latest =
-            Caffeine.newBuilder().maximumSize(KEPT).expireAfterAccess(UNUSED).build();
+    private final Cache<Question, Object> latest = Caffeine.newBuilder()
+            .maximumWeight(MOST)
+            .weigher((Question asked, Object answer) -> EACH + asked.logRows())
+            .executor(Runnable::run)
+            .expireAfterAccess(UNUSED)
+            .build();
+
+    /**
+     * What is asked.
+     *
+     * @param kind the kind of question, whose answers are all of one type
+     * @param logRows rows of a log that it brings along, 0 for none: the long ones are soon forgotten
+     * @param all everything that the answer is computed from
+     */
+    public record Question(String kind, int logRows, List<?> all) {}
 
     Answers(Desk desk) {
         this.desk = desk;
@@ -30,23 +46,23 @@ public class Answers {
 
     /**
      * @param asker whose the question is
-     * @param all the kind of question, and everything that its answer is computed from
-     * @param question finds the answer; told whether the question has been dropped
-     * @param <T> the answer: always of the same type for the same kind of question, and never changed by anybody
+     * @param asked the question
+     * @param finding finds the answer; told whether the question has been dropped
+     * @param <T> the answer, never changed by anybody
      * @return the answer
      * @throws CancellationException when the question has been dropped
      * @throws Busy when too many wait, or it takes too long
      */
-    public <T> T ask(Desk.Asker asker, List<?> all, Function<BooleanSupplier, T> question) {
+    public <T> T ask(Desk.Asker asker, Question asked, Function<BooleanSupplier, T> finding) {
         @SuppressWarnings("unchecked") // the kind is in the key
-        T known = (T) latest.getIfPresent(all);
+        T known = (T) latest.getIfPresent(asked);
         if (known != null) {
             return known;
         }
-        T answer = desk.ask(asker, question);
+        T answer = desk.ask(asker, finding);
         // What has no answer, such as an interval of no samples, is found again as quickly.
         if (answer != null) {
-            latest.put(all, answer);
+            latest.put(asked, answer);
         }
         return answer;
     }

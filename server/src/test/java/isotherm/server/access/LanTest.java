@@ -167,7 +167,7 @@ class LanTest {
         assertThat(there(
                         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                         "-cp",
-                        System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
+                        Program.classPath(),
                         Matrix.class.getName(),
                         server.toString(),
                         "../web/openapi.json",

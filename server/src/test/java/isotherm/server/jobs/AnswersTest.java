@@ -41,9 +41,12 @@ class AnswersTest {
         return DocumentReader.read(json, CaseDocument.class);
     }
 
+    private static Answers.Question of(String kind, Object all) {
+        return new Answers.Question(kind, 0, List.of(all));
+    }
+
     private String ask(CaseDocument asked) {
-        return answers.ask(
-                ASKER, List.of("outcome", asked.nameless()), dropped -> "answer " + computed.incrementAndGet());
+        return answers.ask(ASKER, of("outcome", asked.nameless()), dropped -> "answer " + computed.incrementAndGet());
     }
 
     @Test
@@ -68,7 +71,7 @@ class AnswersTest {
                 .isEqualTo("answer 3");
         assertThat(ask(new CaseDocument(asked.car(), asked.duty().withAir(3), asked.design(), null, null)))
                 .isEqualTo("answer 4");
-        String other = answers.ask(ASKER, List.of("interval", asked.nameless()), dropped -> "interval");
+        String other = answers.ask(ASKER, of("interval", asked.nameless()), dropped -> "interval");
         assertThat(other).isEqualTo("interval");
     }
 
@@ -76,18 +79,30 @@ class AnswersTest {
     void whatWasDroppedOrFailedIsComputedWhenItIsAskedAgain() {
         for (RuntimeException ends : List.of(new CancellationException("gone"), new IllegalStateException("broken"))) {
             assertThatExceptionOfType(ends.getClass())
-                    .isThrownBy(() -> answers.ask(ASKER, List.of(ends), dropped -> {
+                    .isThrownBy(() -> answers.ask(ASKER, of("ends", ends), dropped -> {
                         throw ends;
                     }));
-            String answer = answers.ask(ASKER, List.of(ends), dropped -> "there");
+            String answer = answers.ask(ASKER, of("ends", ends), dropped -> "there");
             assertThat(answer).isEqualTo("there");
         }
     }
 
     @Test
+    void ofLongLogsTwoAtMostAreKept() {
+        int logs = 5;
+        for (int i = 0; i < 2 * logs; i++) {
+            answers.ask(
+                    ASKER,
+                    new Answers.Question("outcome", 200_000, List.of(i % logs)),
+                    dropped -> computed.incrementAndGet());
+        }
+        assertThat(computed.get()).isGreaterThanOrEqualTo(2 * logs - 2);
+    }
+
+    @Test
     void aQuestionWithoutAnAnswerHasNoneAgain() {
         for (int i = 0; i < 2; i++) {
-            Object none = answers.ask(ASKER, List.of("none"), dropped -> null);
+            Object none = answers.ask(ASKER, of("none", 0), dropped -> null);
             assertThat(none).isNull();
         }
     }

@@ -83,25 +83,31 @@ public final class Program {
         return all;
     }
 
-    /** Where it cannot be written, every start reads its classes anew. */
     private static void share(List<String> settings) throws IOException, InterruptedException {
         Path fresh = FOLDER.resolve("isotherm.jsa.new");
         List<String> all = started(
                 List.of("-XX:ArchiveClassesAtExit=" + fresh, "-Xlog:disable", "-Dspring.context.exit=onRefresh"),
                 settings);
-        new ProcessBuilder(all)
+        int ended = new ProcessBuilder(all)
                 .redirectOutput(ProcessBuilder.Redirect.DISCARD)
                 .redirectError(ProcessBuilder.Redirect.DISCARD)
                 .start()
                 .waitFor();
-        if (Files.exists(fresh)) {
-            Files.move(fresh, SHARED, StandardCopyOption.REPLACE_EXISTING);
+        if (ended != 0) {
+            // It would hold the classes of half a start.
+            Files.deleteIfExists(fresh);
+            throw new IllegalStateException("The program does not start, " + ended + ": " + String.join(" ", all));
         }
+        Files.move(fresh, SHARED, StandardCopyOption.REPLACE_EXISTING);
+    }
+
+    /** @return the class path of the tests */
+    public static String classPath() {
+        return System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"));
     }
 
     private static List<Path> classes() {
-        return Stream.of(System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"))
-                        .split(File.pathSeparator))
+        return Stream.of(classPath().split(File.pathSeparator))
                 .map(Path::of)
                 .filter(entry -> !entry.endsWith("test-classes"))
                 .toList();
