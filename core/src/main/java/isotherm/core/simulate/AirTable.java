@@ -5,11 +5,11 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What the air does at each road speed of a session, with each fan off or on: solved on a grid of speeds, then laid out
- * cell by cell. Not for two threads at once.
+ * What the air does in any cell of a session, with each fan off, on or partly on: between the speeds of its grid. Not for two
+ * threads at once: what was looked up last stands in its fields.
  */
 final class AirTable {
-    /** Values a cell. */
+    /** Values of a speed in the grid. */
     static final int VALUES = AirGrid.VALUES;
 
     static final int CORE_RATE = 0;
@@ -17,75 +17,85 @@ final class AirTable {
     static final int COVERED = 2;
     static final int OPEN = 3;
 
-    /** Without and with the core's own fan, then the same with the radiator's; laid out when it is first asked for. */
-    private final double[] @Nullable [] cells = new double[4][];
+    /** Capacity rate of the air through the core, W/K. */
+    double coreRate;
+    /** Air-side conductance of the part of the core's face that gets air, W/K. */
+    double coreConductance;
+    /** What the radiator gives behind the core, W/K. */
+    double covered;
+    /** What it gives beside the core, W/K. */
+    double open;
 
-    private final double[] speed;
+    /** Without and with the core's own fan, then the same with the radiator's; asked for when it is first needed. */
+    private final double[] @Nullable [] grids = new double[4][];
+
+    private final double[] place;
     private final boolean ownFan;
     private final AirGrid.Where where;
     private final Optional<AirGrid.Fitted> fitted;
 
     /**
-     * @param speed road speed in each cell, m/s
+     * @param heats of the demand, with the place of each cell's speed in the grid
      * @param fitted the core, if there is one
      * @param radiator the car's radiator
      * @param ambientK outside air, K
      * @param pascal its absolute pressure, Pa
      */
-    AirTable(double[] speed, Optional<AirGrid.Fitted> fitted, Radiator radiator, double ambientK, double pascal) {
-        this.speed = speed;
+    AirTable(CellHeats heats, Optional<AirGrid.Fitted> fitted, Radiator radiator, double ambientK, double pascal) {
+        this.place = heats.place;
         this.ownFan = fitted.flatMap(f -> f.airway().fan()).isPresent();
         this.fitted = fitted;
-        double fastest = 1;
-        for (double v : speed) {
-            fastest = Math.max(fastest, v);
-        }
-        this.where = new AirGrid.Where(radiator, ambientK, pascal, fastest);
+        this.where = new AirGrid.Where(radiator, ambientK, pascal, heats.topSpeed());
     }
 
-    /** What the air does in every cell with the fans off or on. */
     private double[] solved(int own, boolean radiatorFan) {
         if (own == 1 && !ownFan) {
-            return cells(0, radiatorFan);
+            return grid(0, radiatorFan);
         }
         if (radiatorFan && where.radiator().fanPressure() <= 0) {
-            return cells(own, false);
+            return grid(own, false);
         }
-        return lay(AirGrid.of(where, fitted, own == 1, radiatorFan));
+        return AirGrid.of(where, fitted, own == 1, radiatorFan);
     }
 
-    private double[] cells(int own, boolean radiatorFan) {
+    private double[] grid(int own, boolean radiatorFan) {
         int which = radiatorFan ? own + 2 : own;
-        double[] known = cells[which];
+        double[] known = grids[which];
         if (known == null) {
             known = solved(own, radiatorFan);
-            cells[which] = known;
+            grids[which] = known;
         }
         return known;
     }
 
-    private double[] lay(double[] grid) {
-        double[] laid = new double[speed.length * VALUES];
-        for (int c = 0; c < speed.length; c++) {
-            double at = Math.min(speed[c] / where.top() * (AirGrid.NODES - 1), AirGrid.NODES - 1.000001);
-            int i = (int) at;
-            double f = at - i;
-            for (int v = 0; v < VALUES; v++) {
-                double low = grid[i * VALUES + v];
-                laid[c * VALUES + v] = low + f * (grid[(i + 1) * VALUES + v] - low);
-            }
-        }
-        return laid;
-    }
-
     /**
+     * Looks up a cell.
+     *
+     * @param cell cell of the demand
      * @param own 1 with the core's own fan, 0 without
      * @param assist how far the radiator's fan helps, 0 to 1
-     * @param index cell times {@link #VALUES} and which value
-     * @return the value with that much of the radiator's fan
      */
-    double at(int own, double assist, int index) {
-        double off = cells(own, false)[index];
-        return assist == 0 ? off : off + assist * (cells(own, true)[index] - off);
+    void look(int cell, int own, double assist) {
+        double at = place[cell];
+        int speed = (int) at;
+        double f = at - speed;
+        int i = speed * VALUES;
+        double[] off = grid(own, false);
+        coreRate = between(off, i + CORE_RATE, f);
+        coreConductance = between(off, i + CORE_CONDUCTANCE, f);
+        covered = between(off, i + COVERED, f);
+        open = between(off, i + OPEN, f);
+        if (assist > 0) {
+            double[] on = grid(own, true);
+            coreRate += assist * (between(on, i + CORE_RATE, f) - coreRate);
+            coreConductance += assist * (between(on, i + CORE_CONDUCTANCE, f) - coreConductance);
+            covered += assist * (between(on, i + COVERED, f) - covered);
+            open += assist * (between(on, i + OPEN, f) - open);
+        }
+    }
+
+    private static double between(double[] grid, int index, double share) {
+        double low = grid[index];
+        return low + share * (grid[index + VALUES] - low);
     }
 }

@@ -15,7 +15,7 @@ import java.util.Arrays;
  * share it. The arrays are shared, not copied: do not change them.
  */
 final class CellHeats {
-    /** In cells: some 8 MB, and 5 MB for the drives that they belong to. */
+    /** In cells: some 10 MB, and 5 MB for the drives that they belong to. */
     private static final long REMEMBERED = 200_000;
 
     private static final Cache<Question, CellHeats> LAST = Caffeine.newBuilder()
@@ -37,6 +37,9 @@ final class CellHeats {
 
     /** What the pump delivers, m³/s. */
     final double[] delivered;
+
+    /** Where the speed stands among those of {@link AirGrid}, 0 to just below its last node. */
+    final double[] place;
 
     /** Highest brake power, W. */
     final double mostPower;
@@ -60,6 +63,9 @@ final class CellHeats {
         coolant = new double[n];
         sump = new double[n];
         delivered = new double[n];
+        place = new double[n];
+        mostPower = Arrays.stream(demand.brakePower()).max().orElse(0);
+        mostSpeed = Arrays.stream(demand.speed()).max().orElse(0);
         for (int i = 0; i < n; i++) {
             double power = demand.brakePower()[i];
             double rpm = demand.rpm()[i];
@@ -70,9 +76,13 @@ final class CellHeats {
                     + Coolant.idleHeat(q.engine().displacement(), rpm);
             sump[i] = q.losses().still() + q.losses().moving() * Math.pow(demand.speed()[i], 0.8);
             delivered[i] = q.pump().flow(rpm);
+            place[i] = Math.min(demand.speed()[i] / topSpeed() * (AirGrid.NODES - 1), AirGrid.NODES - 1.000001);
         }
-        mostPower = Arrays.stream(demand.brakePower()).max().orElse(0);
-        mostSpeed = Arrays.stream(demand.speed()).max().orElse(0);
+    }
+
+    /** Highest speed of the air's grid, m/s: for one that hardly moves, too. */
+    double topSpeed() {
+        return Math.max(1, mostSpeed);
     }
 
     /**

@@ -65,8 +65,8 @@ final class CoolerTable {
 
     /** Oil-side conductance of the core, W/K, at a mass flow in kg/s. */
     double conductance(double massFlow, double kelvin) {
-        double mAt = Math.min(FLOWS - 1.000001, Math.sqrt(massFlow) / FLOW_STEP);
-        double tAt = Math.max(0, Math.min(NODES - 1.000001, (kelvin - LOW_K) / STEP));
+        double mAt = EvenTable.held(Math.sqrt(massFlow) / FLOW_STEP, FLOWS - 1.000001);
+        double tAt = EvenTable.held((kelvin - LOW_K) / STEP, NODES - 1.000001);
         int m = (int) mAt;
         int t = (int) tAt;
         double mf = mAt - m;

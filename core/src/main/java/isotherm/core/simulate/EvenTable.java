@@ -44,10 +44,18 @@ final class EvenTable {
      * @return the value there, in the relation's unit
      */
     double at(double x) {
-        double at = Math.max(0, Math.min(last, (x - low) * perStep));
+        double at = held((x - low) * perStep, last);
         int i = (int) at;
         double here = node(i);
         return here + (at - i) * (node(i + 1) - here);
+    }
+
+    /** What lies beside a table's ends is held at them; the library's least and most take several times as long. */
+    static double held(double at, double last) {
+        if (at < 0) {
+            return 0;
+        }
+        return at > last ? last : at;
     }
 
     private double node(int i) {

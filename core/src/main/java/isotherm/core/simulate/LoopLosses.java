@@ -4,32 +4,43 @@ import isotherm.core.hydraulics.CoolerLoop;
 
 /**
  * The pressure loss of a whole cooler loop as a·q + b·q², its parts one after the other, each with oil of its own temperature.
- *
- * @param toCore up to the core
- * @param inCore the core
- * @param fromCore back from it
- * @param ambientK air outside, K
+ * Not for two threads at once: what was looked up last stands in its fields.
  */
-record LoopLosses(LoopLoss toCore, LoopLoss inCore, LoopLoss fromCore, double ambientK) {
+final class LoopLosses {
+    /** Of what was looked up last: a, Pa per m³/s. */
+    double linear;
+    /** Of what was looked up last: b, Pa per (m³/s)². */
+    double quadratic;
+
+    private final LoopLoss toCore;
+    private final LoopLoss inCore;
+    private final LoopLoss fromCore;
+    private final double ambientK;
+
     /**
-     * @param oilK oil that goes in, K
-     * @param returnK oil that comes back, K
-     * @return a, Pa per m³/s
+     * @param toCore up to the core
+     * @param inCore the core
+     * @param fromCore back from it
+     * @param ambientK air outside, K
      */
-    double linear(double oilK, double returnK) {
-        return toCore.linear(oilK) + inCore.linear(filmK(oilK, returnK)) + fromCore.linear(returnK);
+    LoopLosses(LoopLoss toCore, LoopLoss inCore, LoopLoss fromCore, double ambientK) {
+        this.toCore = toCore;
+        this.inCore = inCore;
+        this.fromCore = fromCore;
+        this.ambientK = ambientK;
     }
 
     /**
+     * Looks up the temperatures of the oil.
+     *
      * @param oilK oil that goes in, K
      * @param returnK oil that comes back, K
-     * @return b, Pa per (m³/s)²
      */
-    double quadratic(double oilK, double returnK) {
-        return toCore.quadratic(oilK) + inCore.quadratic(filmK(oilK, returnK)) + fromCore.quadratic(returnK);
-    }
-
-    private double filmK(double oilK, double returnK) {
-        return CoolerLoop.LoopOil.film(oilK, returnK, ambientK);
+    void look(double oilK, double returnK) {
+        toCore.look(oilK);
+        inCore.look(CoolerLoop.LoopOil.film(oilK, returnK, ambientK));
+        fromCore.look(returnK);
+        linear = toCore.linear + inCore.linear + fromCore.linear;
+        quadratic = toCore.quadratic + inCore.quadratic + fromCore.quadratic;
     }
 }

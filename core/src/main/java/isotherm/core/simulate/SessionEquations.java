@@ -96,6 +96,7 @@ public final class SessionEquations {
      */
     public SessionEquations(Car car, DemandTrace demand, Weather weather, Design design) {
         this.demand = demand;
+        this.heats = CellHeats.of(car, demand);
         this.ambientK = weather.ambientK();
         double pascal = weather.pressure();
         Oil fluid = design.oil().orElse(car.oil());
@@ -129,17 +130,16 @@ public final class SessionEquations {
         this.returnMass =
                 fitted.map(c -> c.loop().volume(core.get()) * fluid.density15()).orElse(1.0);
         this.upstream = fitted.flatMap(c -> c.loop().upstream())
-                .map(u -> new UpstreamCooling(u, fluid, oil, demand.speed(), car.radiator(design), ambientK, pascal))
+                .map(u -> new UpstreamCooling(u, fluid, oil, heats, car.radiator(design), ambientK, pascal))
                 .orElse(null);
         this.returnMetal =
                 core.map(c -> c.core().mass() * METAL).orElse(0.0) + (upstream == null ? 0 : upstream.metal());
         this.air = new AirTable(
-                demand.speed(),
+                heats,
                 fitted.map(c -> new AirGrid.Fitted(c.airway(), c.core())),
                 car.radiator(design),
                 ambientK,
                 pascal);
-        this.heats = CellHeats.of(car, demand);
         double largest = car.pump().flow(car.engine().maxRpm());
         this.loop = fitted.map(c -> new LoopLosses(
                         new LoopLoss(fluid, largest, c.loop()::toCore),
@@ -169,8 +169,9 @@ public final class SessionEquations {
         double a = engine;
         double b = 0;
         if (loop != null && share > 0) {
-            a += share * loop.linear(oilK, returnK);
-            b = share * share * loop.quadratic(oilK, returnK);
+            loop.look(oilK, returnK);
+            a += share * loop.linear;
+            b = share * share * loop.quadratic;
         }
         if ((a + b * q) * q > reliefPressure) {
             q = positiveRoot(a, b, reliefPressure);
@@ -181,13 +182,13 @@ public final class SessionEquations {
         return q;
     }
 
-    /** Volume flow through the cooler, m³/s: what its by-pass valve leaves of the share of the engine's. */
-    private double coolerFlow(double flow, double oilK, double returnK, double share) {
+    /** Volume flow through the cooler, m³/s, after {@link #engineFlow}: what its by-pass valve leaves of the share of the engine's. */
+    private double coolerFlow(double flow, double share) {
         double q = share * flow;
         if (loop == null || bypass == Double.POSITIVE_INFINITY || q <= 0) {
             return q;
         }
-        return Math.min(q, positiveRoot(loop.linear(oilK, returnK), loop.quadratic(oilK, returnK), bypass));
+        return Math.min(q, positiveRoot(loop.linear, loop.quadratic, bypass));
     }
 
     /** The flow whose a·q + b·q² is so much. */
@@ -240,23 +241,21 @@ public final class SessionEquations {
 
         double assist = Math.max(0, Math.min(1, (coolantK - RADIATOR_FAN_FROM) / RADIATOR_FAN_SPAN));
         int own = fanOn ? 1 : 0;
-        int at = cell * AirTable.VALUES;
-        double coveredK = air.at(own, assist, at + AirTable.COVERED);
-        double openK = air.at(own, assist, at + AirTable.OPEN);
+        air.look(cell, own, assist);
+        double coveredK = air.covered;
         double valve = coolant.valve(coolantK);
 
         double cooling = 0;
         double carried = 0;
         double radiatorInK = ambientK;
         if (cooler != null) {
-            double airRate = air.at(own, assist, at + AirTable.CORE_RATE);
-            double conductance = air.at(own, assist, at + AirTable.CORE_CONDUCTANCE);
+            double airRate = air.coreRate;
             double airInK = ambientK + (airway == null ? 0 : airway.warmedAhead(airRate));
             radiatorInK = airInK;
             if (stream == Place.Stream.BEHIND_RADIATOR && airRate > 0) {
                 airInK += valve * coveredK * (coolantK - ambientK) / airRate;
             }
-            double mass = rho * coolerFlow(flow, oilK, returnK, share);
+            double mass = rho * coolerFlow(flow, share);
             double before = 0;
             double inK = oilK;
             if (upstream != null && mass > 1e-9) {
@@ -264,7 +263,7 @@ public final class SessionEquations {
                         cell, own, assist, mass, oilK, (oilK + returnK) / 2, ambientK, valve * (coolantK - ambientK));
                 inK -= before / (mass * oil.specificHeat(oilK));
             }
-            cooling = before + cooler.heat(mass, inK, returnK, airRate, conductance, airInK);
+            cooling = before + cooler.heat(mass, inK, returnK, airRate, air.coreConductance, airInK);
             carried = mass * (oil.enthalpy(oilK) - oil.enthalpy(returnK));
             if (stream == Place.Stream.AHEAD_OF_RADIATOR && airRate > 0) {
                 radiatorInK += (cooling - before) / airRate;
@@ -291,7 +290,7 @@ public final class SessionEquations {
             double rate = rho * flow * oil.specificHeat(oilK);
             fromFactory = rate > 0 ? -Math.expm1(-factoryConductance / rate) * rate * (oilK - coolantK) : 0;
         }
-        double radiated = valve * (coveredK * (coolantK - radiatorInK) + openK * (coolantK - ambientK));
+        double radiated = valve * (coveredK * (coolantK - radiatorInK) + air.open * (coolantK - ambientK));
 
         dy[OIL] = (into - fromSump - fromBlock - fromFactory - carried)
                 / (oilMass * oil.specificHeat(oilK) + losses.metal());

@@ -22,7 +22,7 @@ final class UpstreamCooling {
             UpstreamCore core,
             Oil fluid,
             OilTable oil,
-            double[] speed,
+            CellHeats heats,
             Radiator radiator,
             double ambientK,
             double pascal) {
@@ -30,7 +30,7 @@ final class UpstreamCooling {
         airway = core.airway();
         table = new CoolerTable(model, fluid, oil, airway.openShare(), core.efficacy());
         metal = core.core().mass() * SessionEquations.METAL;
-        air = new AirTable(speed, Optional.of(new AirGrid.Fitted(airway, core.core())), radiator, ambientK, pascal);
+        air = new AirTable(heats, Optional.of(new AirGrid.Fitted(airway, core.core())), radiator, ambientK, pascal);
     }
 
     /** Heat capacity of its metal, J/K. */
@@ -51,13 +51,12 @@ final class UpstreamCooling {
      */
     double heat(
             int cell, int fans, double assist, double mass, double inK, double outK, double ambientK, double radiated) {
-        int at = cell * AirTable.VALUES;
-        double rate = air.at(fans, assist, at + AirTable.CORE_RATE);
-        double conductance = air.at(fans, assist, at + AirTable.CORE_CONDUCTANCE);
+        air.look(cell, fans, assist);
+        double rate = air.coreRate;
         double airInK = ambientK + airway.warmedAhead(rate);
         if (airway.place().stream() == Place.Stream.BEHIND_RADIATOR && rate > 0) {
-            airInK += radiated * air.at(fans, assist, at + AirTable.COVERED) / rate;
+            airInK += radiated * air.covered / rate;
         }
-        return table.heat(mass, inK, outK, rate, conductance, airInK);
+        return table.heat(mass, inK, outK, rate, air.coreConductance, airInK);
     }
 }
