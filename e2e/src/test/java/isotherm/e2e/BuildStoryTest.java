@@ -51,8 +51,7 @@ class BuildStoryTest extends BuildWorkshop {
         button("Raised idle").click();
         boolean sensor = fault.contains("sensor");
         if (!said.isEmpty()) {
-            assertThat(alarm().filter(new Locator.FilterOptions().setHasText(said)))
-                    .isVisible(SOON);
+            comes(alarm().filter(new Locator.FilterOptions().setHasText(said)));
         }
         if (!said.isEmpty() && !sensor) {
             assertThat(alarm()).containsText("Stop the engine");
@@ -65,7 +64,7 @@ class BuildStoryTest extends BuildWorkshop {
             button("Raised idle").click();
         }
         doneUpTo("Run it warm");
-        assertThat(step("Run it warm").getByText("filled in by the logger")).isVisible(SOON);
+        comes(step("Run it warm").getByText("filled in by the logger"));
         done("Run it warm");
         if (sensor) {
             readByHand();

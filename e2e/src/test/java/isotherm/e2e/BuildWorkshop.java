@@ -4,17 +4,12 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 
 /** What a builder does on a run sheet, of a build of the test's own. */
 abstract class BuildWorkshop extends Workshop {
-    static final int PATIENCE = 45_000;
-    static final LocatorAssertions.IsVisibleOptions SOON =
-            new LocatorAssertions.IsVisibleOptions().setTimeout(PATIENCE);
-
     final Garage.Own own = Garage.own("plumb");
 
     @BeforeEach
@@ -23,7 +18,7 @@ abstract class BuildWorkshop extends Workshop {
         station("Build");
         button("Begin a build of “" + own.design() + "”").click();
         button("Begin").click();
-        assertThat(page.getByText("Say who works")).isVisible();
+        comes(page.getByText("Say who works"));
         text("Your name").fill("Ada");
         text("Your name").press("Enter");
         assertThat(page.getByText("Say who works")).hasCount(0);
@@ -73,7 +68,7 @@ abstract class BuildWorkshop extends Workshop {
         choose("What is wrong with its engine", fault);
         set("Pace, seconds in one", "200");
         button("Attach the simulated logger").click();
-        assertThat(table("What the gauges show")).isVisible(SOON);
+        comes(table("What the gauges show"));
     }
 
     Locator alarm() {
@@ -83,8 +78,7 @@ abstract class BuildWorkshop extends Workshop {
     void crank() {
         button("Crank").click();
         look("Fuel pump or injectors disabled");
-        assertThat(step("Fuel pump or injectors disabled").getByText("filled in by the logger"))
-                .isVisible(SOON);
+        comes(step("Fuel pump or injectors disabled").getByText("filled in by the logger"));
         done("Fuel pump or injectors disabled");
         done("Look at every joint with a lamp");
     }

@@ -38,7 +38,7 @@ abstract class PhoneWorkshop extends Workshop {
     /** Comes to the Build station of the test's own car. */
     void atBuild() {
         page.navigate("/cars/" + own.id() + "/build");
-        assertThat(button(Pattern.compile("^Begin a build of"))).isVisible();
+        comes(button(Pattern.compile("^Begin a build of")));
     }
 
     void begin() {
@@ -46,7 +46,7 @@ abstract class PhoneWorkshop extends Workshop {
         button("Begin").tap();
         text("Your name").first().fill("Ada");
         text("Your name").first().press("Enter");
-        assertThat(next()).isVisible();
+        comes(next());
     }
 
     /** What stands on the next step. */

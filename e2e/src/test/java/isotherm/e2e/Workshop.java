@@ -17,6 +17,8 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** What a user does on every station, by role and name. */
 @ExtendWith(Witness.class)
 abstract class Workshop {
+    static final int PATIENCE = 45_000;
+
     /** The page under test. */
     protected final Page page;
 
@@ -42,7 +44,13 @@ abstract class Workshop {
     /** Comes to a car by its address, as from a bookmark: its oldest design is open. */
     void open(Garage.Own own) {
         page.navigate("/cars/" + own.id() + "/duty");
+        comes(button(Pattern.compile("Design$")).first());
         assertThat(button(Pattern.compile("Design$")).first()).containsText(own.design());
+    }
+
+    /** Waits for what takes its time: an assertion writes the whole page down each time that it is not there yet. */
+    static void comes(Locator what) {
+        what.waitFor(new Locator.WaitForOptions().setTimeout(PATIENCE));
     }
 
     void choose(String label, String option) {

@@ -166,6 +166,7 @@ class LanTest {
 
         assertThat(there(
                         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-XX:TieredStopAtLevel=1",
                         "-cp",
                         Program.classPath(),
                         Matrix.class.getName(),

@@ -4,8 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import isotherm.server.testing.Examples;
 import isotherm.server.testing.RunningServer;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -15,46 +13,37 @@ import tools.jackson.databind.json.JsonMapper;
 class SettingsApiTest {
     private static final JsonMapper JSON = new JsonMapper();
 
-    private RunningServer server;
-
-    @BeforeEach
-    void start() {
-        server = RunningServer.empty();
-    }
-
-    @AfterEach
-    void stop() {
-        server.close();
-    }
-
-    private JsonNode settings() {
+    private static JsonNode settings(RunningServer server) {
         return JSON.readTree(server.send("GET", "/api/settings", null).body());
     }
 
-    private int choose(String currency, String... headers) {
+    private static int choose(RunningServer server, String currency, String... headers) {
         return server.send("PUT", "/api/settings", "{\"currency\":\"" + currency + "\"}", headers)
                 .statusCode();
     }
 
     @Test
     void aCurrencyIsChosenAndEveryChangeSaysWhatItIsBasedOn() {
-        assertThat(settings().has("version")).isFalse();
-        assertThat(settings().at("/settings/currency").isMissingNode()).isTrue();
-        assertThat(choose("EUR")).isEqualTo(200);
-        assertThat(settings().at("/settings/currency").stringValue()).isEqualTo("EUR");
-        assertThat(choose("USD")).as("based on nothing").isEqualTo(412);
-        String version = "\"" + settings().get("version").intValue() + "\"";
-        assertThat(choose("USD", "If-Match", version)).isEqualTo(200);
-        assertThat(choose("GBP", "If-Match", version))
-                .as("based on the old one")
-                .isEqualTo(412);
-        assertThat(settings().at("/settings/currency").stringValue()).isEqualTo("USD");
+        try (RunningServer server = RunningServer.empty()) {
+            assertThat(settings(server).has("version")).isFalse();
+            assertThat(settings(server).at("/settings/currency").isMissingNode())
+                    .isTrue();
+            assertThat(choose(server, "EUR")).isEqualTo(200);
+            assertThat(settings(server).at("/settings/currency").stringValue()).isEqualTo("EUR");
+            assertThat(choose(server, "USD")).as("based on nothing").isEqualTo(412);
+            String version = "\"" + settings(server).get("version").intValue() + "\"";
+            assertThat(choose(server, "USD", "If-Match", version)).isEqualTo(200);
+            assertThat(choose(server, "GBP", "If-Match", version))
+                    .as("based on the old one")
+                    .isEqualTo(412);
+            assertThat(settings(server).at("/settings/currency").stringValue()).isEqualTo("USD");
+        }
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"euro", "XX", "ZZZ", ""})
     void whatIsNoCurrencyIsRefusedWithItsField(String currency) {
-        var answer = server.send("PUT", "/api/settings", "{\"currency\":\"" + currency + "\"}");
+        var answer = RunningServer.get().send("PUT", "/api/settings", "{\"currency\":\"" + currency + "\"}");
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(JSON.readTree(answer.body()).at("/problems/0/path").stringValue())
                 .isEqualTo("/currency");
@@ -62,11 +51,14 @@ class SettingsApiTest {
 
     @Test
     void aBillCarriesItAndSoDoesTheGaragesFile() throws Exception {
-        choose("EUR");
-        String csv = server.send("POST", "/api/plumb/bill.csv", Examples.read("plumb"))
-                .body();
-        assertThat(csv.lines().skip(1)).allMatch(l -> l.contains(",EUR,"));
-        byte[] file = server.bytes("GET", "/api/garage.zip", null);
+        byte[] file;
+        try (RunningServer server = RunningServer.empty()) {
+            choose(server, "EUR");
+            String csv = server.send("POST", "/api/plumb/bill.csv", Examples.read("plumb"))
+                    .body();
+            assertThat(csv.lines().skip(1)).allMatch(l -> l.contains(",EUR,"));
+            file = server.bytes("GET", "/api/garage.zip", null);
+        }
         try (RunningServer other = RunningServer.empty()) {
             assertThat(other.upload("/api/garage", file).statusCode()).isEqualTo(200);
             assertThat(other.send("GET", "/api/settings", null).body()).contains("\"EUR\"");
