@@ -13,7 +13,6 @@ final class Cells {
      * @return the cells without blanks and quotes about them
      */
     static List<String> of(String line, char delimiter) {
-        boolean paired = line.chars().filter(c -> c == '"').count() % 2 == 0;
         List<String> cells = new ArrayList<>();
         if (line.indexOf('"') < 0) {
             int from = 0;
@@ -24,6 +23,7 @@ final class Cells {
             cells.add(line.substring(from).strip());
             return cells;
         }
+        boolean paired = line.chars().filter(c -> c == '"').count() % 2 == 0;
         StringBuilder cell = new StringBuilder();
         boolean quoted = false;
         for (int i = 0; i < line.length(); i++) {
