@@ -55,6 +55,9 @@ public final class SessionEquations {
     /** A change from one cell to the next by more than this share is a jump. */
     private static final double JUMP = 0.15;
 
+    /** Rate of what changes without a cooler, 1/s. */
+    private static final double SLOW = 0.05;
+
     /** Specific heat of a core's aluminium, J/(kg·K). */
     static final double METAL = 900;
 
@@ -75,6 +78,9 @@ public final class SessionEquations {
     private final double leak;
     /** Pressure across the loop at which its by-pass valve opens, Pa; infinite without one. */
     private final double bypass;
+
+    /** How often a flow exchanges what is in the cooler and its hoses, metal and all, 1/m³; 0 without a cooler. */
+    private final double turnover;
 
     private final double returnMass;
     private final double returnMetal;
@@ -134,6 +140,9 @@ public final class SessionEquations {
                 .orElse(null);
         this.returnMetal =
                 core.map(c -> c.core().mass() * METAL).orElse(0.0) + (upstream == null ? 0 : upstream.metal());
+        double warmK = Units.ZERO_CELSIUS + 100;
+        double cp = oil.specificHeat(warmK);
+        this.turnover = cooled ? oil.density(warmK) * cp / (returnMass * cp + returnMetal) : 0;
         this.air = new AirTable(
                 heats,
                 fitted.map(c -> new AirGrid.Fitted(c.airway(), c.core())),
@@ -317,18 +326,9 @@ public final class SessionEquations {
         return engine + returnMass * oil.enthalpy(y[RETURN]) + returnMetal * (y[RETURN] - Units.ZERO_CELSIUS);
     }
 
-    /** Fastest rate in the linearised system, 1/s, which bounds the step. */
-    double fastestRate() {
-        if (!cooled) {
-            return 0.05;
-        }
-        double largest = 0;
-        for (double d : heats.delivered) {
-            largest = Math.max(largest, d);
-        }
-        double cp = oil.specificHeat(Units.ZERO_CELSIUS + 100);
-        double rho = oil.density(Units.ZERO_CELSIUS + 100);
-        return largest * rho * cp / (returnMass * cp + returnMetal);
+    /** Fastest rate of the linearised system in a cell, 1/s, which bounds the step there. */
+    double fastestRate(int cell) {
+        return Math.max(SLOW, turnover * heats.delivered[cell]);
     }
 
     /**

@@ -11,7 +11,7 @@ import java.util.concurrent.CancellationException;
 
 /** Runs a car with a design through a duty. */
 public final class Simulator {
-    /** Longest step over the fastest time constant; the method is stable to 1 and accurate well below. */
+    /** Longest step over the fastest time constant of its cell; the method is stable to 1 and accurate well below. */
     private static final double STEP_LIMIT = 0.8;
 
     /** Cells, less one, between two looks at whether the session is still wanted; a power of two. */
@@ -107,13 +107,14 @@ public final class Simulator {
         double[] y = equations.start(startOilK, startCoolantK);
         double before = equations.stored(y);
         MidpointStepper stepper = new MidpointStepper(equations);
-        int substeps = Math.max(1, (int) Math.ceil(equations.fastestRate() * demand.cell() / STEP_LIMIT));
-        double h = demand.cell() / substeps;
         boolean running = fan.isPresent() && startOilK >= fan.get().onK();
         for (int cell = 0; cell < n && y[SessionEquations.OIL] < untilK; cell++) {
             if ((cell & ASK_EVERY) == 0 && Thread.currentThread().isInterrupted()) {
                 throw new CancellationException("The session was interrupted");
             }
+            // The faster the pump turns, the sooner is what is in the cooler exchanged.
+            int substeps = (int) Math.ceil(equations.fastestRate(cell) * demand.cell() / STEP_LIMIT);
+            double h = demand.cell() / substeps;
             for (int s = 0; s < substeps; s++) {
                 stepper.step(cell, running, y, h);
             }
