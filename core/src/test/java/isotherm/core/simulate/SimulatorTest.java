@@ -30,6 +30,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class SimulatorTest {
     private static final Car CAR = DemoCars.car();
@@ -49,6 +50,8 @@ class SimulatorTest {
 
     @Test
     void agreesWithTheAdaptiveReferenceWithinATenthOfAKelvinEverywhere() {
+        double fastest = 0;
+        double slowest = 1;
         for (Design design : new Design[] {
             DemoCars.design(10, Place.LOWER_GRILLE_AHEAD),
             DemoCars.design(30, Place.FRONT_CORNER_VENTED),
@@ -58,6 +61,10 @@ class SimulatorTest {
             DemandTrace demand = TRACK.demand(CAR.vehicle(), CAR.engine());
             SessionEquations equations = new SessionEquations(CAR, demand, TRACK.weather(), design);
             Session session = Simulator.run(CAR, TRACK, design);
+            for (int cell = 0; cell < demand.cells(); cell++) {
+                fastest = Math.max(fastest, equations.fastestRate(cell));
+                slowest = Math.min(slowest, equations.fastestRate(cell));
+            }
             double[] y = equations.start(Duty.Start.WARM.oilK(), Duty.Start.WARM.coolantK());
             for (int cell = 0; cell < demand.cells(); cell++) {
                 y = reference(equations, cell, y);
@@ -66,6 +73,8 @@ class SimulatorTest {
                 assertThat(session.returned()[cell]).isCloseTo(y[SessionEquations.RETURN], within(0.1));
             }
         }
+        assertThat(fastest).as("steps shorter than a cell").isGreaterThan(0.8);
+        assertThat(slowest).as("and as long as one").isLessThan(0.8);
     }
 
     private static double[] reference(SessionEquations equations, int cell, double[] y) {
@@ -103,26 +112,29 @@ class SimulatorTest {
         }
     }
 
-    @Test
-    void theIntegratorIsOfSecondOrder() {
+    /** Steps as long as one another, and each second one three times as long. */
+    @ParameterizedTest
+    @ValueSource(doubles = {1, 0.5})
+    void theIntegratorIsOfSecondOrder(double first) {
         DemandTrace demand = new CruiseDuty(40, 30, DemoCars.DAY).demand(CAR.vehicle(), CAR.engine());
         SessionEquations equations = new SessionEquations(
                 CAR,
                 demand,
                 DemoCars.DAY,
                 DemoCars.design(19, Place.GRILLE_AHEAD).withThermostat(Optional.empty()));
-        double[] exact = run(equations, 1.0 / 256);
-        double coarse = Math.abs(run(equations, 0.5)[SessionEquations.RETURN] - exact[SessionEquations.RETURN]);
-        double fine = Math.abs(run(equations, 0.25)[SessionEquations.RETURN] - exact[SessionEquations.RETURN]);
+        double[] exact = run(equations, 1.0 / 256, first);
+        double coarse = Math.abs(run(equations, 0.5, first)[SessionEquations.RETURN] - exact[SessionEquations.RETURN]);
+        double fine = Math.abs(run(equations, 0.25, first)[SessionEquations.RETURN] - exact[SessionEquations.RETURN]);
         assertThat(Math.log(coarse / fine) / Math.log(2)).isBetween(1.6, 2.4);
     }
 
-    private static double[] run(SessionEquations equations, double h) {
+    /** Two seconds in steps of h by twos: a share of it, then what is left of both. */
+    private static double[] run(SessionEquations equations, double h, double first) {
         double[] y = equations.start(Units.kelvin(110), Units.kelvin(90));
         y[SessionEquations.RETURN] = Units.kelvin(60);
         MidpointStepper stepper = new MidpointStepper(equations);
         for (int i = 0; i < Math.round(2 / h); i++) {
-            stepper.step(0, false, y, h);
+            stepper.step(0, false, y, i % 2 == 0 ? first * h : (2 - first) * h);
         }
         return y;
     }
