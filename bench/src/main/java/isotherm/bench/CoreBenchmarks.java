@@ -46,6 +46,7 @@ import org.openjdk.jmh.annotations.Measurement;
 import org.openjdk.jmh.annotations.Mode;
 import org.openjdk.jmh.annotations.OutputTimeUnit;
 import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
@@ -203,6 +204,33 @@ public class CoreBenchmarks {
     @Measurement(iterations = 2)
     public DesignSearch.Result search10000Designs() {
         return DesignSearch.search(car, session, Belief.prior(), bounds(), () -> false);
+    }
+
+    /** What a page has always asked before somebody searches: its map. */
+    @State(Scope.Benchmark)
+    public static class Looked {
+        /**
+         * Asks for the map once.
+         *
+         * @param all the car
+         */
+        @Setup
+        public void look(CoreBenchmarks all) {
+            all.map24By24();
+        }
+    }
+
+    /**
+     * @param looked the page was looked at before
+     * @return the same search, the first one of its program, after the page's map
+     */
+    @Benchmark
+    @BenchmarkMode(Mode.SingleShotTime)
+    @Warmup(iterations = 0)
+    @Measurement(iterations = 1)
+    @Fork(2)
+    public DesignSearch.Result search10000DesignsAfterAMap(Looked looked) {
+        return search10000Designs();
     }
 
     /** @return the map's sessions one after another: what the map is measured by */

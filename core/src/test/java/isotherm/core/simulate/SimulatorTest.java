@@ -112,6 +112,19 @@ class SimulatorTest {
         }
     }
 
+    /** Else the residuals of a fit would jump where a cell takes a step more. */
+    @ParameterizedTest
+    @EnumSource(Factor.class)
+    void whatAFitMovesLeavesTheStepsAsTheyAre(Factor factor) {
+        Design design = DemoCars.design(10, Place.LOWER_GRILLE_AHEAD);
+        DemandTrace demand = TRACK.demand(CAR.vehicle(), CAR.engine());
+        SessionEquations usual = new SessionEquations(CAR, demand, TRACK.weather(), design);
+        SessionEquations moved = new SessionEquations(factor.scale(CAR, 1.2), demand, TRACK.weather(), design);
+        for (int cell = 0; cell < demand.cells(); cell++) {
+            assertThat(moved.fastestRate(cell)).isEqualTo(usual.fastestRate(cell));
+        }
+    }
+
     /** Steps as long as one another, and each second one three times as long. */
     @ParameterizedTest
     @ValueSource(doubles = {1, 0.5})
