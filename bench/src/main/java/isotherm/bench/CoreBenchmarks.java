@@ -212,7 +212,7 @@ public class CoreBenchmarks {
         /**
          * Asks for the map once.
          *
-         * @param all the car
+         * @param all what is measured here
          */
         @Setup
         public void look(CoreBenchmarks all) {

@@ -12,7 +12,7 @@ import java.util.concurrent.CancellationException;
 /** Runs a car with a design through a duty. */
 public final class Simulator {
     /** Longest step over the fastest time constant of its cell; the method is stable to 1 and accurate well below. */
-    private static final double STEP_LIMIT = 0.8;
+    static final double STEP_LIMIT = 0.8;
 
     /** Cells, less one, between two looks at whether the session is still wanted; a power of two. */
     private static final int ASK_EVERY = 255;

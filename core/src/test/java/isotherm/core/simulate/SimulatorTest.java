@@ -62,8 +62,8 @@ class SimulatorTest {
             SessionEquations equations = new SessionEquations(CAR, demand, TRACK.weather(), design);
             Session session = Simulator.run(CAR, TRACK, design);
             for (int cell = 0; cell < demand.cells(); cell++) {
-                fastest = Math.max(fastest, equations.fastestRate(cell));
-                slowest = Math.min(slowest, equations.fastestRate(cell));
+                fastest = Math.max(fastest, equations.fastestRate(cell) * demand.cell());
+                slowest = Math.min(slowest, equations.fastestRate(cell) * demand.cell());
             }
             double[] y = equations.start(Duty.Start.WARM.oilK(), Duty.Start.WARM.coolantK());
             for (int cell = 0; cell < demand.cells(); cell++) {
@@ -73,8 +73,8 @@ class SimulatorTest {
                 assertThat(session.returned()[cell]).isCloseTo(y[SessionEquations.RETURN], within(0.1));
             }
         }
-        assertThat(fastest).as("steps shorter than a cell").isGreaterThan(0.8);
-        assertThat(slowest).as("and as long as one").isLessThan(0.8);
+        assertThat(fastest).as("steps shorter than a cell").isGreaterThan(Simulator.STEP_LIMIT);
+        assertThat(slowest).as("and as long as one").isLessThan(Simulator.STEP_LIMIT);
     }
 
     private static double[] reference(SessionEquations equations, int cell, double[] y) {

@@ -34,7 +34,7 @@ import tools.jackson.databind.node.ObjectNode;
  */
 class RandomKillsTest {
     private static final JsonMapper JSON = new JsonMapper();
-    private static final int KILLS = System.getProperty("isotherm.faults") == null ? 3 : 100;
+    private static final int KILLS = System.getProperty("isotherm.faults") == null ? 4 : 100;
     private static final long SEED = Long.getLong("isotherm.faults.seed", 1);
     private static final int OK = 200;
     private static final int DONE = 300;
