@@ -4,6 +4,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { createGlobalStyle } from 'styled-components';
+import { questionHash } from './api/questionHash';
 import { mayAskAgain } from './api/client';
 import { PreferencesProvider } from './preferences/preferences';
 import { Door } from './app/people/Door';
@@ -44,7 +45,11 @@ const router = createBrowserRouter([
 const queries = new QueryClient({
   // The service worker answers for a server that cannot be reached: nobody waits for the browser to say that it is online.
   defaultOptions: {
-    queries: { networkMode: 'always', retry: (failures, error) => failures < 3 && mayAskAgain(error) },
+    queries: {
+      networkMode: 'always',
+      retry: (failures, error) => failures < 3 && mayAskAgain(error),
+      queryKeyHashFn: questionHash,
+    },
   },
 });
 
