@@ -117,17 +117,17 @@ const Rail = styled.aside`
 
 /** How many findings of the design ask for something, by station. */
 export function TellOpen({ onOpen }: { onOpen: (open: Readonly<Record<string, number>>) => void }) {
-  const { outcome } = useBench();
+  const findings = useBench().outcome?.findings;
   useEffect(() => {
     const open: Record<string, number> = {};
-    for (const f of outcome?.findings ?? []) {
+    for (const f of findings ?? []) {
       if (f.severity === 'FAILS' || f.severity === 'RISK') {
         const at = f.station.toLowerCase();
         open[at] = (open[at] ?? 0) + 1;
       }
     }
     onOpen(open);
-  }, [outcome, onOpen]);
+  }, [findings, onOpen]);
   return null;
 }
 

@@ -51,12 +51,14 @@ const Head = styled.header`
 `;
 
 export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
-  const { view, car, designId, design, changeCar, changeDesign, undo, redo } = useBench();
-  const built = car.designs?.built === designId;
+  const { view, car, designId, design, now, changeCar, changeDesign, undo, redo } = useBench();
+  const { name } = design;
+  const asBuilt = car.designs?.built;
+  const built = asBuilt === designId;
   const move = (by: -1 | 1) => {
     const order = moved(view.designs, designId, by);
     if (order) {
-      changeCar({ ...car, designs: { ...car.designs, order } });
+      changeCar({ ...now().car, designs: { ...car.designs, order } });
     }
   };
   const { carId, station } = useParams();
@@ -135,7 +137,7 @@ export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
           value={designId}
           options={view.designs.map((d) => ({
             id: d.id,
-            name: `${d.id === designId ? design.name : d.design.name}${d.id === car.designs?.built ? ', as built' : ''}`,
+            name: `${d.id === designId ? name : d.design.name}${d.id === asBuilt ? ', as built' : ''}`,
           }))}
           onChange={(id) => go({ design: id })}
         />
@@ -149,7 +151,7 @@ export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
             id: 'built',
             name: built ? 'Not as built' : 'Mark as built',
             disabled: !builder,
-            run: () => changeCar({ ...car, designs: { ...car.designs, built: built ? undefined : designId } }),
+            run: () => changeCar({ ...now().car, designs: { ...car.designs, built: built ? undefined : designId } }),
           },
           {
             id: 'earlier',
@@ -220,7 +222,7 @@ export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
           value={design.name}
           action="Rename"
           onClose={close}
-          onName={(name) => changeDesign({ ...design, name })}
+          onName={(name) => changeDesign({ ...now().design, name })}
         />
       )}
       {asked === 'remove' && (

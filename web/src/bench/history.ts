@@ -27,10 +27,10 @@ const WRITE_PAUSE_MS = 200;
 export function recorded(history: History, step: Step): History {
   const last = history.past[history.past.length - 1];
   const goesOn = last && last.what === step.what && last.id === step.id && step.at - last.at < ONE_GESTURE_MS;
-  const past = goesOn
-    ? [...history.past.slice(0, -1), { ...step, before: last.before }]
-    : [...history.past, step].slice(-MOST);
-  return { past: past.filter((s) => !sameDocument(s.before, s.after)), future: [] };
+  const made = goesOn ? { ...step, before: last.before } : step;
+  const before = goesOn ? history.past.slice(0, -1) : history.past;
+  // A gesture that ends where it began is none.
+  return { past: sameDocument(made.before, made.after) ? before : [...before, made].slice(-MOST), future: [] };
 }
 
 /** What follows from a change of itself belongs to it: undone with it, not before it. */
@@ -93,13 +93,16 @@ export function useHistory(carId: string) {
       return { past: [], future: [] };
     }
   });
+  const latest = useRef(history);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  /** Works on what was kept last, drawn or not, so that it stays one and the same function. */
   const keep = useCallback(
-    (next: History) => {
-      setHistory(next);
+    (next: (now: History) => History) => {
+      latest.current = next(latest.current);
+      setHistory(latest.current);
       // Written when a gesture is over: a long history takes its time.
       clearTimeout(timer.current);
-      timer.current = setTimeout(() => write(key, next), WRITE_PAUSE_MS);
+      timer.current = setTimeout(() => write(key, latest.current), WRITE_PAUSE_MS);
     },
     [key],
   );

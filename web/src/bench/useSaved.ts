@@ -184,7 +184,7 @@ export function useSaved<T>(
       dirty.current = true;
       keep();
       setDocument(next);
-      setState((s) => (s.kind === 'conflict' ? s : { kind: 'saving' }));
+      setState((s) => (s.kind === 'conflict' || s.kind === 'saving' ? s : { kind: 'saving' }));
       clearTimeout(timer.current);
       timer.current = setTimeout(() => void save(), PAUSE_MS);
     },
@@ -211,5 +211,8 @@ export function useSaved<T>(
     [keep, save, state],
   );
 
-  return { document, change, state, settle };
+  /** What it is at this moment, drawn or not: for what answers a press, which then need not change with every document. */
+  const now = useCallback(() => latest.current.document, []);
+
+  return { document, now, change, state, settle };
 }

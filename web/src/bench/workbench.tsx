@@ -13,7 +13,7 @@ import {
 } from '../api/client';
 import { queries } from '../api/queries';
 import { useMay } from './me';
-import { amended, moved, recorded, stepNow, useHistory, type What } from './history';
+import { amended, moved, recorded, stepNow, useHistory, type History, type Step, type What } from './history';
 import { useSaved, type SaveState } from './useSaved';
 import { useSettled } from './useSettled';
 
@@ -24,11 +24,13 @@ interface Bench {
   readonly car: CarDocument;
   readonly duty: DutyDocument;
   readonly design: DesignDocument;
-  changeCar(car: CarDocument): void;
-  changeDuty(duty: DutyDocument): void;
-  changeDesign(design: DesignDocument): void;
+  /** The three as they are when something is pressed. A handler that reads them here is the same for every choice. */
+  readonly now: () => CaseDocument;
+  readonly changeCar: (car: CarDocument) => void;
+  readonly changeDuty: (duty: DutyDocument) => void;
+  readonly changeDesign: (design: DesignDocument) => void;
   /** Puts into the design what an earlier change of it came to; undone together with it. */
-  followDesign(design: DesignDocument): void;
+  readonly followDesign: (design: DesignDocument) => void;
   undo?: (() => void) | undefined;
   redo?: (() => void) | undefined;
   readonly saves: readonly { what: string; state: SaveState; settle: (mine: boolean) => void }[];
@@ -48,6 +50,24 @@ const Context = createContext<Bench | undefined>(undefined);
 
 /** A gesture is over when nothing has moved for this long. */
 const PAUSE_MS = 170;
+
+/** A change of one of the documents, written into what can be taken back; one and the same as long as the document is. */
+function useChange<T>(
+  what: What,
+  id: string,
+  { now, change }: { now: () => T; change: (next: T) => void },
+  keep: (next: (kept: History) => History) => void,
+  put: (kept: History, step: Step) => History,
+) {
+  return useCallback(
+    (next: T) => {
+      const made = stepNow({ what, id, before: now(), after: next });
+      keep((kept) => put(kept, made));
+      change(next);
+    },
+    [what, id, now, change, keep, put],
+  );
+}
 
 interface Props {
   readonly view: CarView;
@@ -108,32 +128,42 @@ export function Workbench({ view, dutyId, designId, ghostId, children }: Props) 
 
   const [dragged, drag] = useState(false);
   const { history, keep } = useHistory(view.id);
-  const open: Record<What, string> = { car: view.id, duty: dutyId, design: designId };
-  const change = <T,>(what: What, saved: { document: T; change: (next: T) => void }, next: T) => {
-    keep(recorded(history, stepNow({ what, id: open[what], before: saved.document, after: next })));
-    saved.change(next);
-  };
-  const follow = (next: DesignDocument) => {
-    keep(amended(history, stepNow({ what: 'design', id: designId, before: design.document, after: next })));
-    design.change(next);
-  };
-  const step = (back: boolean) => {
-    const found = moved(history, back, open);
-    if (!found) {
-      return undefined;
-    }
-    return () => {
-      keep(found.history);
-      const to = back ? found.step.before : found.step.after;
-      if (found.step.what === 'car') {
-        car.change(to as CarDocument);
-      } else if (found.step.what === 'duty') {
-        duty.change(to as DutyDocument);
-      } else {
-        design.change(to as DesignDocument);
-      }
-    };
-  };
+  const changeCar = useChange('car', view.id, car, keep, recorded);
+  const changeDuty = useChange('duty', dutyId, duty, keep, recorded);
+  const changeDesign = useChange('design', designId, design, keep, recorded);
+  const followDesign = useChange('design', designId, design, keep, amended);
+  const { now: nowCar, change: putCar } = car;
+  const { now: nowDuty, change: putDuty } = duty;
+  const { now: nowDesign, change: putDesign } = design;
+  const now = useCallback(
+    (): CaseDocument => ({ car: nowCar(), duty: nowDuty(), design: nowDesign() }),
+    [nowCar, nowDuty, nowDesign],
+  );
+  const open = useMemo<Record<What, string>>(
+    () => ({ car: view.id, duty: dutyId, design: designId }),
+    [view.id, dutyId, designId],
+  );
+  const step = useCallback(
+    (back: boolean) =>
+      keep((kept) => {
+        const found = moved(kept, back, open);
+        if (!found) {
+          return kept;
+        }
+        const to = back ? found.step.before : found.step.after;
+        if (found.step.what === 'car') {
+          putCar(to as CarDocument);
+        } else if (found.step.what === 'duty') {
+          putDuty(to as DutyDocument);
+        } else {
+          putDesign(to as DesignDocument);
+        }
+        return found.history;
+      }),
+    [keep, open, putCar, putDuty, putDesign],
+  );
+  const back = useCallback(() => step(true), [step]);
+  const forth = useCallback(() => step(false), [step]);
 
   const asked = useMemo<CaseDocument>(
     () => ({ car: car.document, duty: duty.document, design: design.document }),
@@ -163,12 +193,13 @@ export function Workbench({ view, dutyId, designId, ghostId, children }: Props) 
     car: car.document,
     duty: duty.document,
     design: design.document,
-    changeCar: (next) => change('car', car, next),
-    changeDuty: (next) => change('duty', duty, next),
-    changeDesign: (next) => change('design', design, next),
-    followDesign: follow,
-    undo: step(true),
-    redo: step(false),
+    now,
+    changeCar,
+    changeDuty,
+    changeDesign,
+    followDesign,
+    undo: moved(history, true, open) && back,
+    redo: moved(history, false, open) && forth,
     saves: [
       { what: 'car', state: car.state, settle: car.settle },
       { what: 'duty', state: duty.state, settle: duty.settle },

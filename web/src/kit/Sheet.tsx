@@ -1,4 +1,4 @@
-import { type ReactNode } from 'react';
+import type { CSSProperties, ReactNode } from 'react';
 import { Dialog as AriaDialog, Modal, ModalOverlay } from 'react-aria-components';
 import styled from 'styled-components';
 import { Heading } from './text';
@@ -42,7 +42,7 @@ export function Sheet(props: {
 }) {
   return (
     <Behind isOpen isDismissable onOpenChange={(open) => !open && props.onClose()}>
-      <Leaf style={{ ['--widest' as string]: props.widest ?? '560px' }}>
+      <Leaf style={{ '--widest': props.widest ?? '560px' } as CSSProperties}>
         <AriaDialog aria-label={props.title} role={props.alert ? 'alertdialog' : 'dialog'}>
           <Heading>{props.title}</Heading>
           {props.children}

@@ -10,7 +10,7 @@ import { Figure } from './figure/Figure';
 
 /** What was read on the car by hand, beside what the model expects, and the way to use it. */
 export function Readings() {
-  const { car, changeCar } = useBench();
+  const { car, now, changeCar } = useBench();
   const { show } = usePreferences();
   const [adding, setAdding] = useState(false);
   const readings = car.readings ?? [];
@@ -82,7 +82,7 @@ export function Readings() {
           <Row>
             <Button
               isDisabled={!data || isPlaceholderData}
-              onPress={() => data && changeCar({ ...car, fitted: data.fitted })}
+              onPress={() => data && changeCar({ ...now().car, fitted: data.fitted })}
             >
               Use {readings.length === 1 ? 'it' : 'them'} in the car’s model
             </Button>

@@ -27,7 +27,7 @@ function free(name: string, taken: readonly string[]): string {
  * named after what it does, and the two are held against each other: the baseline stays what it is.
  */
 export function useRemedy() {
-  const { view, designId, design, changeDesign } = useBench();
+  const { view, designId, now, changeDesign } = useBench();
   const client = useQueryClient();
   const go = useGo();
   const [failed, setFailed] = useState<string>();
@@ -62,6 +62,7 @@ export function useRemedy() {
     madeFrom: before?.design.name,
     takeBack: () => told(takeBack()),
     apply: (name: string, next: DesignDocument) => {
+      const { design } = now();
       // Where nothing but the factory exchanger comes off, that is another kind of design too.
       const other =
         Boolean(next.cooler) !== Boolean(design.cooler) || (next.work === 'EXCHANGER' && design.work !== 'EXCHANGER');

@@ -107,7 +107,7 @@ export function AirFields() {
 
 /** What the oil is in this design, and whether the factory exchanger stays. */
 export function OilOfDesign() {
-  const { car, design, changeDesign } = useBench();
+  const { car, design, now, changeDesign } = useBench();
   const { grades } = usePresets();
   return (
     <Fold name="Oil, exchanger, by-pass" short={design.oil?.grade ?? `${car.oil.grade}, as in the car`}>
@@ -116,7 +116,7 @@ export function OilOfDesign() {
         value={design.oil?.grade ?? 'car'}
         options={[{ id: 'car', name: `As in the car, ${car.oil.grade}` }, ...grades.map((id) => ({ id, name: id }))]}
         onChange={(grade) => {
-          const rest = { ...design };
+          const rest = { ...now().design };
           delete rest.oil;
           changeDesign(grade === 'car' ? rest : { ...rest, oil: { grade } });
         }}
@@ -125,7 +125,7 @@ export function OilOfDesign() {
         <Toggle
           label="Keep the factory exchanger"
           value={design.keepFactoryExchanger}
-          onChange={(keepFactoryExchanger) => changeDesign({ ...design, keepFactoryExchanger })}
+          onChange={(keepFactoryExchanger) => changeDesign({ ...now().design, keepFactoryExchanger })}
         />
       ) : (
         <Muted>This car has no factory exchanger.</Muted>

@@ -31,9 +31,34 @@ const Bar = styled.div`
   }
 `;
 
+interface AxisPicksProps {
+  /** Names of what may be picked, with blanks between: the same words are the same lists, whatever the design is. */
+  readonly offered: string;
+  readonly x: AxisId;
+  readonly y: AxisId;
+  onX(id: AxisId): void;
+  onY(id: AxisId): void;
+}
+
+function AxisPicks({ offered, x, y, onX, onY }: AxisPicksProps) {
+  const names = offered.split(' ');
+  const options = AXES.filter((a) => names.includes(a.id)).map((a) => ({ id: a.id, name: a.label }));
+  return (
+    <Bar>
+      <Heading>Peak oil temperature</Heading>
+      <div>
+        <Pick label="Across" hideLabel value={x} options={options.filter((o) => o.id !== y)} onChange={onX} />
+      </div>
+      <div>
+        <Pick label="Up" hideLabel value={y} options={options.filter((o) => o.id !== x)} onChange={onY} />
+      </div>
+    </Bar>
+  );
+}
+
 /** The isotherm map over two variables that the builder picks. */
 export function MapPanel({ height }: { height: number }) {
-  const { car, duty, design, changeCar, changeDuty, changeDesign, outcome, interval, drag } = useBench();
+  const { car, duty, design, now, changeCar, changeDuty, changeDesign, outcome, interval, drag } = useBench();
   const docs: Docs = { car, duty, design };
   const possible = AXES.filter((a) => a.get(docs) !== undefined);
   const [xId, setX] = useState<AxisId>('ROWS');
@@ -49,29 +74,21 @@ export function MapPanel({ height }: { height: number }) {
     setShown(key);
   }
   const move = (toX: number, toY: number) => {
-    const next = y.set(x.set(docs, toX), toY);
-    if (next.car !== car) {
+    const before = now();
+    const next = y.set(x.set(before, toX), toY);
+    if (next.car !== before.car) {
       changeCar(next.car);
     }
-    if (next.duty !== duty) {
+    if (next.duty !== before.duty) {
       changeDuty(next.duty);
     }
-    if (next.design !== design) {
+    if (next.design !== before.design) {
       changeDesign(next.design);
     }
   };
-  const options = possible.map((a) => ({ id: a.id, name: a.label }));
   return (
     <>
-      <Bar>
-        <Heading>Peak oil temperature</Heading>
-        <div>
-          <Pick label="Across" hideLabel value={x.id} options={options.filter((o) => o.id !== y.id)} onChange={setX} />
-        </div>
-        <div>
-          <Pick label="Up" hideLabel value={y.id} options={options.filter((o) => o.id !== x.id)} onChange={setY} />
-        </div>
-      </Bar>
+      <AxisPicks offered={possible.map((a) => a.id).join(' ')} x={x.id} y={y.id} onX={setX} onY={setY} />
       {map.data && outcome && shown === key ? (
         <IsothermMap
           map={map.data}

@@ -13,7 +13,7 @@ import { Figure } from '../figure/Figure';
 export function Search({ widthMm, heightMm }: { widthMm: number; heightMm: number }) {
   const { starts } = usePresets();
   const money = useMoney();
-  const { car, duty, design, changeDesign } = useBench();
+  const { car, duty, design, now, changeDesign } = useBench();
   const { show } = usePreferences();
   const cooler = design.cooler;
   const [job, setJob] = useState<JobView>();
@@ -126,7 +126,7 @@ export function Search({ widthMm, heightMm }: { widthMm: number; heightMm: numbe
                   <td>
                     <Button
                       aria-label={`Take ${c.maker} ${c.number}`}
-                      onPress={() => changeDesign({ ...c.design, name: design.name })}
+                      onPress={() => changeDesign({ ...c.design, name: now().design.name })}
                     >
                       Take it
                     </Button>

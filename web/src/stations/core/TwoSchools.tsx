@@ -18,7 +18,7 @@ const TABLE_HIGH = 330;
 /** What the two schools of sizing would do with this design, and what each of them costs. */
 export function TwoSchools() {
   const money = useMoney();
-  const { car, duty, design, changeDesign } = useBench();
+  const { car, duty, design, now, changeDesign } = useBench();
   const { show } = usePreferences();
   const { usual } = usePresets();
   const room = useRoom();
@@ -129,7 +129,7 @@ export function TwoSchools() {
                   {i > 0 && col.c && (
                     <Button
                       aria-label={`Take: ${col.name}`}
-                      onPress={() => col.c && changeDesign({ ...col.c.design, name: design.name })}
+                      onPress={() => col.c && changeDesign({ ...col.c.design, name: now().design.name })}
                     >
                       Take it
                     </Button>

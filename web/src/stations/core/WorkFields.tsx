@@ -5,11 +5,12 @@ import { word } from '../../words/words';
 
 /** What of this design is built; the rest is on the car and stays. */
 export function WorkFields() {
-  const { car, design, changeDesign } = useBench();
+  const { car, design, now, changeDesign } = useBench();
   const work = design.work ?? 'WHOLE';
+  const cored = design.cooler !== undefined;
+  const another = car.factoryCooler !== undefined;
   const offered = choices('DesignDocument', 'work').filter(
-    (w) =>
-      w === work || (w === 'EXCHANGER' ? !design.cooler : design.cooler && (w !== 'IN_SERIES' || car.factoryCooler)),
+    (w) => w === work || (w === 'EXCHANGER' ? !cored : cored && (w !== 'IN_SERIES' || another)),
   );
   return (
     <>
@@ -18,7 +19,7 @@ export function WorkFields() {
         value={work}
         options={offered.map((id) => ({ id, name: word('work', id) }))}
         onChange={(next) => {
-          const rest = { ...design };
+          const rest = { ...now().design };
           delete rest.work;
           changeDesign(next === 'WHOLE' ? rest : { ...rest, work: next });
         }}
@@ -32,7 +33,7 @@ export function WorkFields() {
             { id: 'JOINED', name: 'Joined by a hose' },
             { id: 'BLANKED', name: 'Both stubs capped' },
           ]}
-          onChange={(coolantEnds) => changeDesign({ ...design, coolantEnds })}
+          onChange={(coolantEnds) => changeDesign({ ...now().design, coolantEnds })}
         />
       )}
     </>

@@ -15,20 +15,22 @@ function otherCore(change: Partial<CoolerDocument>): boolean {
 
 /** The design's cooler and a way to change parts of it; a part that is set to undefined goes. */
 export function useCooler() {
-  const { design, changeDesign, followDesign } = useBench();
-  const cooler = design.cooler;
+  const { design, now, changeDesign, followDesign } = useBench();
   const put = (to: typeof changeDesign) => (change: Partial<CoolerDocument>) => {
-    if (cooler) {
+    const { design: present } = now();
+    if (present.cooler) {
       const next = Object.fromEntries(
-        Object.entries({ ...cooler, ...(otherCore(change) ? { sheet: undefined } : {}), ...change }).filter(
-          ([, v]) => v !== undefined,
-        ),
+        Object.entries({
+          ...present.cooler,
+          ...(otherCore(change) ? { sheet: undefined } : {}),
+          ...change,
+        }).filter(([, v]) => v !== undefined),
       ) as unknown as CoolerDocument;
-      to({ ...design, cooler: next });
+      to({ ...present, cooler: next });
     }
   };
   /** `follow` is for what a drawing makes of a change: it is undone together with it. */
-  return { cooler, set: put(changeDesign), follow: put(followDesign) };
+  return { cooler: design.cooler, set: put(changeDesign), follow: put(followDesign) };
 }
 
 /** The core's own thermo-switched fan. */

@@ -8,7 +8,7 @@ import { Fields } from '../../kit/layout';
 
 /** Mass, drag and gears. */
 export function BodyFields() {
-  const { car, changeCar } = useBench();
+  const { car, now, changeCar } = useBench();
   const { show } = usePreferences();
   const { vehicle } = car;
   return (
@@ -21,7 +21,7 @@ export function BodyFields() {
           quantity="mass"
           value={vehicle.massKg}
           step={10}
-          onChange={(massKg) => changeCar({ ...car, vehicle: { ...vehicle, massKg } })}
+          onChange={(massKg) => changeCar({ ...now().car, vehicle: { ...vehicle, massKg } })}
         />
         <DocumentNumber
           label="Drag area, CdA"
@@ -31,7 +31,7 @@ export function BodyFields() {
           digits={2}
           value={vehicle.dragAreaM2}
           step={0.02}
-          onChange={(dragAreaM2) => changeCar({ ...car, vehicle: { ...vehicle, dragAreaM2 } })}
+          onChange={(dragAreaM2) => changeCar({ ...now().car, vehicle: { ...vehicle, dragAreaM2 } })}
         />
         <DocumentNumber
           label="Rolling resistance"
@@ -40,7 +40,7 @@ export function BodyFields() {
           digits={3}
           value={vehicle.rolling}
           step={0.001}
-          onChange={(rolling) => changeCar({ ...car, vehicle: { ...vehicle, rolling } })}
+          onChange={(rolling) => changeCar({ ...now().car, vehicle: { ...vehicle, rolling } })}
         />
         {vehicle.gearsKmhPer1000Rpm.map((v, i) => (
           <QuantityField
@@ -54,7 +54,7 @@ export function BodyFields() {
             max={(vehicle.gearsKmhPer1000Rpm[i + 1] ?? 150.1) - 0.1}
             onChange={(kmh) =>
               changeCar({
-                ...car,
+                ...now().car,
                 vehicle: {
                   ...vehicle,
                   gearsKmhPer1000Rpm: vehicle.gearsKmhPer1000Rpm.map((g, k) => (k === i ? kmh : g)),
@@ -69,7 +69,7 @@ export function BodyFields() {
           isDisabled={vehicle.gearsKmhPer1000Rpm.length >= 18}
           onPress={() =>
             changeCar({
-              ...car,
+              ...now().car,
               vehicle: {
                 ...vehicle,
                 gearsKmhPer1000Rpm: [
@@ -86,7 +86,7 @@ export function BodyFields() {
           isDisabled={vehicle.gearsKmhPer1000Rpm.length < 2}
           onPress={() =>
             changeCar({
-              ...car,
+              ...now().car,
               vehicle: { ...vehicle, gearsKmhPer1000Rpm: vehicle.gearsKmhPer1000Rpm.slice(0, -1) },
             })
           }
@@ -107,7 +107,7 @@ const SURE = [
 
 /** What the oil is held to. */
 export function LimitFields() {
-  const { car, changeCar } = useBench();
+  const { car, now, changeCar } = useBench();
   const { show } = usePreferences();
   const { limits } = car;
   const { usual } = usePresets();
@@ -124,7 +124,7 @@ export function LimitFields() {
           step={1}
           min={range('LimitsDocument', 'targetLowC').min}
           max={limits.targetHighC - 1}
-          onChange={(targetLowC) => changeCar({ ...car, limits: { ...limits, targetLowC } })}
+          onChange={(targetLowC) => changeCar({ ...now().car, limits: { ...limits, targetLowC } })}
         />
         <QuantityField
           label="Target to"
@@ -133,7 +133,7 @@ export function LimitFields() {
           step={1}
           min={limits.targetLowC + 1}
           max={Math.min(limits.limitC, range('LimitsDocument', 'targetHighC').max)}
-          onChange={(targetHighC) => changeCar({ ...car, limits: { ...limits, targetHighC } })}
+          onChange={(targetHighC) => changeCar({ ...now().car, limits: { ...limits, targetHighC } })}
         />
         <QuantityField
           label="Limit of the oil"
@@ -142,7 +142,7 @@ export function LimitFields() {
           step={1}
           min={limits.targetHighC}
           max={range('LimitsDocument', 'limitC').max}
-          onChange={(limitC) => changeCar({ ...car, limits: { ...limits, limitC } })}
+          onChange={(limitC) => changeCar({ ...now().car, limits: { ...limits, limitC } })}
         />
         <DocumentNumber
           label="Coldest start"
@@ -151,13 +151,13 @@ export function LimitFields() {
           quantity="temperature"
           value={limits.coldestC ?? usual.coldestC}
           step={5}
-          onChange={(coldestC) => changeCar({ ...car, limits: { ...limits, coldestC } })}
+          onChange={(coldestC) => changeCar({ ...now().car, limits: { ...limits, coldestC } })}
         />
         <Pick
           label="How sure do you want to be"
           value={String(limits.surePercent ?? usual.surePercent)}
           options={SURE}
-          onChange={(sure) => changeCar({ ...car, limits: { ...limits, surePercent: Number(sure) } })}
+          onChange={(sure) => changeCar({ ...now().car, limits: { ...limits, surePercent: Number(sure) } })}
         />
         <Pick
           label="Sensor sits"
@@ -168,7 +168,7 @@ export function LimitFields() {
             { id: 'PLATE_OUTLET', name: 'In the plate, from the cooler' },
             { id: 'GALLERY', name: 'In the gallery' },
           ]}
-          onChange={(sensor) => changeCar({ ...car, sensor })}
+          onChange={(sensor) => changeCar({ ...now().car, sensor })}
         />
       </Fields>
       <Muted>The oil maker’s limit comes first.</Muted>

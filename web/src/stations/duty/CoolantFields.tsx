@@ -10,7 +10,7 @@ import { usePresets } from '../../bench/presets';
 /** Heat that leaves the oil without a cooler. */
 export function LossFields() {
   const presets = usePresets();
-  const { car, changeCar } = useBench();
+  const { car, now, changeCar } = useBench();
   const losses = car.losses ?? presets.losses;
   return (
     <Fold name="Heat lost by sump and block" short={car.losses ? 'own' : 'starting point'}>
@@ -32,7 +32,7 @@ export function LossFields() {
             digits={digits}
             value={losses[field]}
             step={step}
-            onChange={(v) => changeCar({ ...car, losses: { ...losses, [field]: v } })}
+            onChange={(v) => changeCar({ ...now().car, losses: { ...losses, [field]: v } })}
           />
         ))}
       </Fields>
@@ -44,7 +44,7 @@ export function LossFields() {
 /** Coolant and radiator. */
 export function CoolantFields() {
   const presets = usePresets();
-  const { car, changeCar } = useBench();
+  const { car, now, changeCar } = useBench();
   const { show } = usePreferences();
   const { coolant } = car;
   const radiator = coolant.radiator;
@@ -61,7 +61,7 @@ export function CoolantFields() {
           quantity="temperature"
           value={coolant.opensC}
           step={1}
-          onChange={(opensC) => changeCar({ ...car, coolant: { ...coolant, opensC } })}
+          onChange={(opensC) => changeCar({ ...now().car, coolant: { ...coolant, opensC } })}
         />
         <DocumentNumber
           label="Full open"
@@ -70,7 +70,7 @@ export function CoolantFields() {
           quantity="temperature"
           value={coolant.fullC}
           step={1}
-          onChange={(fullC) => changeCar({ ...car, coolant: { ...coolant, fullC } })}
+          onChange={(fullC) => changeCar({ ...now().car, coolant: { ...coolant, fullC } })}
         />
         <DocumentNumber
           label="Heat, share of power"
@@ -79,7 +79,7 @@ export function CoolantFields() {
           suffix="%"
           value={coolant.heatSharePercent ?? presets.usual.coolantSharePercent}
           step={1}
-          onChange={(heatSharePercent) => changeCar({ ...car, coolant: { ...coolant, heatSharePercent } })}
+          onChange={(heatSharePercent) => changeCar({ ...now().car, coolant: { ...coolant, heatSharePercent } })}
         />
         <DocumentNumber
           label="Coolant and block hold"
@@ -88,11 +88,11 @@ export function CoolantFields() {
           suffix="kJ/K"
           value={coolant.capacityKjPerK}
           step={5}
-          onChange={(capacityKjPerK) => changeCar({ ...car, coolant: { ...coolant, capacityKjPerK } })}
+          onChange={(capacityKjPerK) => changeCar({ ...now().car, coolant: { ...coolant, capacityKjPerK } })}
         />
         <RadiatorFields
           radiator={radiator}
-          onChange={(next) => changeCar({ ...car, coolant: { ...coolant, radiator: next } })}
+          onChange={(next) => changeCar({ ...now().car, coolant: { ...coolant, radiator: next } })}
         />
         <Toggle
           label="Factory oil exchanger"
@@ -111,7 +111,7 @@ export function CoolantFields() {
             step={10}
             min={1}
             max={range('CarDocument', 'factoryExchangerWPerK').max}
-            onChange={(factoryExchangerWPerK) => changeCar({ ...car, factoryExchangerWPerK })}
+            onChange={(factoryExchangerWPerK) => changeCar({ ...now().car, factoryExchangerWPerK })}
           />
         )}
       </Fields>

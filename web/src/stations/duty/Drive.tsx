@@ -5,7 +5,7 @@ import { Fields } from '../../kit/layout';
 
 /** The numbers of the duty beside its picture. */
 export function DriveFields() {
-  const { duty, changeDuty } = useBench();
+  const { duty, now, changeDuty } = useBench();
   const { track, climb, cruise, soak, log } = duty;
   return (
     <Fields>
@@ -16,7 +16,7 @@ export function DriveFields() {
         quantity="temperature"
         value={duty.ambientC}
         step={1}
-        onChange={(ambientC) => changeDuty({ ...duty, ambientC })}
+        onChange={(ambientC) => changeDuty({ ...now().duty, ambientC })}
       />
       <DocumentNumber
         label="Altitude"
@@ -25,7 +25,7 @@ export function DriveFields() {
         quantity="distance"
         value={duty.altitudeM}
         step={10}
-        onChange={(altitudeM) => changeDuty({ ...duty, altitudeM })}
+        onChange={(altitudeM) => changeDuty({ ...now().duty, altitudeM })}
       />
       {track &&
         (
@@ -45,7 +45,7 @@ export function DriveFields() {
             value={track[field]}
             step={step}
             {...(suffix ? { suffix } : {})}
-            onChange={(v) => changeDuty({ ...duty, track: { ...track, [field]: Math.round(v) } })}
+            onChange={(v) => changeDuty({ ...now().duty, track: { ...track, [field]: Math.round(v) } })}
           />
         ))}
       {climb && (
@@ -57,7 +57,7 @@ export function DriveFields() {
             quantity="speed"
             value={climb.speedKmh}
             step={5}
-            onChange={(speedKmh) => changeDuty({ ...duty, climb: { ...climb, speedKmh } })}
+            onChange={(speedKmh) => changeDuty({ ...now().duty, climb: { ...climb, speedKmh } })}
           />
           <DocumentNumber
             label="Trailer"
@@ -66,7 +66,7 @@ export function DriveFields() {
             quantity="mass"
             value={climb.trailerKg}
             step={50}
-            onChange={(trailerKg) => changeDuty({ ...duty, climb: { ...climb, trailerKg } })}
+            onChange={(trailerKg) => changeDuty({ ...now().duty, climb: { ...climb, trailerKg } })}
           />
           <DocumentNumber
             label="Trailer drag area"
@@ -76,7 +76,7 @@ export function DriveFields() {
             digits={2}
             value={climb.trailerDragAreaM2}
             step={0.1}
-            onChange={(trailerDragAreaM2) => changeDuty({ ...duty, climb: { ...climb, trailerDragAreaM2 } })}
+            onChange={(trailerDragAreaM2) => changeDuty({ ...now().duty, climb: { ...climb, trailerDragAreaM2 } })}
           />
           <DocumentNumber
             label="Level road before"
@@ -85,7 +85,7 @@ export function DriveFields() {
             suffix="s"
             value={climb.approachSeconds}
             step={30}
-            onChange={(approachSeconds) => changeDuty({ ...duty, climb: { ...climb, approachSeconds } })}
+            onChange={(approachSeconds) => changeDuty({ ...now().duty, climb: { ...climb, approachSeconds } })}
           />
         </>
       )}
@@ -98,7 +98,7 @@ export function DriveFields() {
             quantity="speed"
             value={cruise.speedKmh}
             step={5}
-            onChange={(speedKmh) => changeDuty({ ...duty, cruise: { ...cruise, speedKmh } })}
+            onChange={(speedKmh) => changeDuty({ ...now().duty, cruise: { ...cruise, speedKmh } })}
           />
           <DocumentNumber
             label="For"
@@ -107,12 +107,12 @@ export function DriveFields() {
             suffix="s"
             value={cruise.durationSeconds}
             step={60}
-            onChange={(durationSeconds) => changeDuty({ ...duty, cruise: { ...cruise, durationSeconds } })}
+            onChange={(durationSeconds) => changeDuty({ ...now().duty, cruise: { ...cruise, durationSeconds } })}
           />
           <Toggle
             label="From cold"
             value={cruise.coldStart === true}
-            onChange={(coldStart) => changeDuty({ ...duty, cruise: { ...cruise, coldStart } })}
+            onChange={(coldStart) => changeDuty({ ...now().duty, cruise: { ...cruise, coldStart } })}
           />
         </>
       )}
@@ -134,7 +134,7 @@ export function DriveFields() {
             step={step}
             {...(quantity ? { quantity } : {})}
             {...(suffix ? { suffix } : {})}
-            onChange={(v) => changeDuty({ ...duty, soak: { ...soak, [field]: v } })}
+            onChange={(v) => changeDuty({ ...now().duty, soak: { ...soak, [field]: v } })}
           />
         ))}
       {log && (
@@ -146,7 +146,7 @@ export function DriveFields() {
             quantity="temperature"
             value={log.startOilC}
             step={1}
-            onChange={(startOilC) => changeDuty({ ...duty, log: { ...log, startOilC } })}
+            onChange={(startOilC) => changeDuty({ ...now().duty, log: { ...log, startOilC } })}
           />
           <DocumentNumber
             label="Coolant at its start"
@@ -155,7 +155,7 @@ export function DriveFields() {
             quantity="temperature"
             value={log.startCoolantC}
             step={1}
-            onChange={(startCoolantC) => changeDuty({ ...duty, log: { ...log, startCoolantC } })}
+            onChange={(startCoolantC) => changeDuty({ ...now().duty, log: { ...log, startCoolantC } })}
           />
         </>
       )}

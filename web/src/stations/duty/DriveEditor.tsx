@@ -9,7 +9,7 @@ import { lapNodes, moveLapNode, moveSlopeNode, removeLapNode, setLength, slopeNo
 /** The duty as a picture that can be edited, for those kinds that have a shape. */
 export function DriveEditor() {
   const { show } = usePreferences();
-  const { duty, changeDuty } = useBench();
+  const { duty, now, changeDuty } = useBench();
   const [selected, setSelected] = useState(0);
   if (duty.track) {
     const track = duty.track;
@@ -17,7 +17,7 @@ export function DriveEditor() {
     const nodes = lapNodes(stretches);
     const at = Math.min(selected, nodes.length - 1);
     const stretch = stretches[at % stretches.length];
-    const set = (next: typeof stretches) => changeDuty({ ...duty, track: { ...track, stretches: next } });
+    const set = (next: typeof stretches) => changeDuty({ ...now().duty, track: { ...track, stretches: next } });
     return (
       <>
         <Row style={{ justifyContent: 'space-between' }}>
@@ -82,7 +82,7 @@ export function DriveEditor() {
     const nodes = slopeNodes(slopes);
     const at = Math.max(1, Math.min(selected, nodes.length - 1));
     const slope = slopes[at - 1];
-    const set = (next: typeof slopes) => changeDuty({ ...duty, climb: { ...climb, slopes: next } });
+    const set = (next: typeof slopes) => changeDuty({ ...now().duty, climb: { ...climb, slopes: next } });
     const change = (part: Partial<NonNullable<typeof slope>>) =>
       set(slopes.map((s, i) => (i === at - 1 ? { ...s, ...part } : s)));
     return (

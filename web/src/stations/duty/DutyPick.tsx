@@ -19,7 +19,7 @@ const NEW: Record<string, string> = {
 /** Which duty, and what can be done with it. */
 export function DutyPick() {
   const { starts } = usePresets();
-  const { view, dutyId, duty, changeDuty } = useBench();
+  const { view, dutyId, duty, now, changeDuty } = useBench();
   const client = useQueryClient();
   const go = useGo();
   const [asked, setAsked] = useState<'rename' | 'remove'>();
@@ -70,7 +70,7 @@ export function DutyPick() {
           value={duty.name}
           action="Rename"
           onClose={() => setAsked(undefined)}
-          onName={(name) => changeDuty({ ...duty, name })}
+          onName={(name) => changeDuty({ ...now().duty, name })}
         />
       )}
       {asked === 'remove' && (

@@ -7,13 +7,13 @@ import { TakeLogOut } from './TakeLogOut';
 
 /** What makes the power, and how its heat gets into the oil. */
 export function EngineFields() {
-  const { car, changeCar } = useBench();
+  const { car, now, changeCar } = useBench();
   const { show } = usePreferences();
   const { engine, heat } = car;
   return (
     <>
       <Fold name="Engine" short={`${show(engine.powerKw, 'power')}, ${engine.displacementL} L`} open>
-        <TextEntry label="Name of the car" value={car.name} onChange={(name) => changeCar({ ...car, name })} />
+        <TextEntry label="Name of the car" value={car.name} onChange={(name) => changeCar({ ...now().car, name })} />
         <Fields>
           <DocumentNumber
             label="Engine power"
@@ -22,7 +22,7 @@ export function EngineFields() {
             quantity="power"
             value={engine.powerKw}
             step={5}
-            onChange={(powerKw) => changeCar({ ...car, engine: { ...engine, powerKw } })}
+            onChange={(powerKw) => changeCar({ ...now().car, engine: { ...engine, powerKw } })}
           />
           <DocumentNumber
             label="Planned power"
@@ -31,7 +31,7 @@ export function EngineFields() {
             quantity="power"
             value={engine.plannedPowerKw ?? engine.powerKw}
             step={5}
-            onChange={(plannedPowerKw) => changeCar({ ...car, engine: { ...engine, plannedPowerKw } })}
+            onChange={(plannedPowerKw) => changeCar({ ...now().car, engine: { ...engine, plannedPowerKw } })}
           />
           <Pick
             label="Induction"
@@ -41,7 +41,7 @@ export function EngineFields() {
               { id: 'TURBO', name: 'Turbo petrol' },
               { id: 'TURBO_DIESEL', name: 'Turbo-diesel' },
             ]}
-            onChange={(aspiration) => changeCar({ ...car, engine: { ...engine, aspiration } })}
+            onChange={(aspiration) => changeCar({ ...now().car, engine: { ...engine, aspiration } })}
           />
           <DocumentNumber
             label="Boost"
@@ -50,7 +50,7 @@ export function EngineFields() {
             quantity="pressure"
             value={engine.boostBar}
             step={0.1}
-            onChange={(boostBar) => changeCar({ ...car, engine: { ...engine, boostBar } })}
+            onChange={(boostBar) => changeCar({ ...now().car, engine: { ...engine, boostBar } })}
           />
           <DocumentNumber
             label="Capacity"
@@ -60,7 +60,7 @@ export function EngineFields() {
             digits={2}
             value={engine.displacementL}
             step={0.1}
-            onChange={(displacementL) => changeCar({ ...car, engine: { ...engine, displacementL } })}
+            onChange={(displacementL) => changeCar({ ...now().car, engine: { ...engine, displacementL } })}
           />
           <DocumentNumber
             label="Maximum engine speed"
@@ -69,7 +69,7 @@ export function EngineFields() {
             suffix="rpm"
             value={engine.maxRpm}
             step={100}
-            onChange={(maxRpm) => changeCar({ ...car, engine: { ...engine, maxRpm } })}
+            onChange={(maxRpm) => changeCar({ ...now().car, engine: { ...engine, maxRpm } })}
           />
           <DocumentNumber
             label="Idle"
@@ -78,12 +78,12 @@ export function EngineFields() {
             suffix="rpm"
             value={engine.idleRpm}
             step={50}
-            onChange={(idleRpm) => changeCar({ ...car, engine: { ...engine, idleRpm } })}
+            onChange={(idleRpm) => changeCar({ ...now().car, engine: { ...engine, idleRpm } })}
           />
           <Toggle
             label="Piston jets"
             value={engine.pistonJets}
-            onChange={(pistonJets) => changeCar({ ...car, engine: { ...engine, pistonJets } })}
+            onChange={(pistonJets) => changeCar({ ...now().car, engine: { ...engine, pistonJets } })}
           />
         </Fields>
       </Fold>
@@ -101,7 +101,7 @@ export function EngineFields() {
               { id: 'SHARE_OF_POWER', name: 'Share of power' },
               { id: 'FRICTION', name: 'Friction' },
             ]}
-            onChange={(school) => changeCar({ ...car, heat: { ...heat, school } })}
+            onChange={(school) => changeCar({ ...now().car, heat: { ...heat, school } })}
           />
           <DocumentNumber
             label="Share into the oil"
@@ -110,7 +110,7 @@ export function EngineFields() {
             suffix="%"
             value={heat.sharePercent ?? { NATURAL: 6, TURBO: 9, TURBO_DIESEL: 7 }[engine.aspiration]}
             step={0.5}
-            onChange={(sharePercent) => changeCar({ ...car, heat: { ...heat, sharePercent } })}
+            onChange={(sharePercent) => changeCar({ ...now().car, heat: { ...heat, sharePercent } })}
           />
         </Fields>
         {car.fitted && (

@@ -9,16 +9,16 @@ import { PLACES } from '../places';
 /** An air cooler that the car came with: a design keeps it until another takes its place. */
 export function FactoryCooler() {
   const { starts } = usePresets();
-  const { car, changeCar } = useBench();
+  const { car, now, changeCar } = useBench();
   const factory = car.factoryCooler;
   const set = (change: Partial<CoolerDocument>) =>
-    factory && changeCar({ ...car, factoryCooler: { ...factory, ...change } });
+    factory && changeCar({ ...now().car, factoryCooler: { ...factory, ...change } });
   const t = factory?.thermostat;
   const withThermostat = (on: boolean) => {
     if (factory) {
       const rest = { ...factory };
       delete rest.thermostat;
-      changeCar({ ...car, factoryCooler: on ? { ...rest, thermostat: starts.thermostat } : rest });
+      changeCar({ ...now().car, factoryCooler: on ? { ...rest, thermostat: starts.thermostat } : rest });
     }
   };
   return (

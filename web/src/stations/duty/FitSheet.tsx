@@ -16,7 +16,7 @@ const NONE = 'none';
 export function FitSheet(props: { log: Schemas['LogView']; onClose: () => void; design?: string | undefined }) {
   const { say } = usePreferences();
   const { log, onClose } = props;
-  const { view, car, changeCar, designId } = useBench();
+  const { view, car, now, changeCar, designId } = useBench();
   const [driven, setDriven] = useState(
     () => props.design ?? view.designs.find((d) => d.design.cooler === undefined)?.id ?? designId,
   );
@@ -35,7 +35,7 @@ export function FitSheet(props: { log: Schemas['LogView']; onClose: () => void; 
   const learned = (fit.data?.estimates ?? []).filter((e) => e.parameter !== 'SCHOOL' && e.learned);
   const use = () => {
     if (fit.data) {
-      changeCar({ ...car, sensor: car.sensor, fitted: fit.data.fitted });
+      changeCar({ ...now().car, sensor: car.sensor, fitted: fit.data.fitted });
       onClose();
     }
   };

@@ -9,7 +9,7 @@ import { usePresets } from '../../bench/presets';
 export function OilFields() {
   const { grades, starts } = usePresets();
   const { ownOil } = starts;
-  const { car, changeCar } = useBench();
+  const { car, now, changeCar } = useBench();
   const { show } = usePreferences();
   const { oil } = car;
   const own = !grades.includes(oil.grade);
@@ -22,7 +22,7 @@ export function OilFields() {
           options={[...grades.map((id) => ({ id, name: id })), { id: 'own', name: 'Own, by its data sheet' }]}
           onChange={(grade) =>
             changeCar({
-              ...car,
+              ...now().car,
               oil: grade === 'own' ? ownOil : { grade },
             })
           }
@@ -34,7 +34,7 @@ export function OilFields() {
           quantity="volume"
           value={car.oilVolumeL}
           step={0.1}
-          onChange={(oilVolumeL) => changeCar({ ...car, oilVolumeL })}
+          onChange={(oilVolumeL) => changeCar({ ...now().car, oilVolumeL })}
         />
         {own && (
           <>
@@ -42,7 +42,7 @@ export function OilFields() {
               label="Oil name"
               longest={60}
               value={oil.grade}
-              onChange={(grade) => changeCar({ ...car, oil: { ...oil, grade } })}
+              onChange={(grade) => changeCar({ ...now().car, oil: { ...oil, grade } })}
             />
             <DocumentNumber
               label="KV100"
@@ -52,7 +52,7 @@ export function OilFields() {
               digits={1}
               value={oil.kv100Cst ?? ownOil.kv100Cst ?? 0}
               step={0.1}
-              onChange={(kv100Cst) => changeCar({ ...car, oil: { ...oil, kv100Cst } })}
+              onChange={(kv100Cst) => changeCar({ ...now().car, oil: { ...oil, kv100Cst } })}
             />
             {oil.viscosityIndex === undefined ? (
               <DocumentNumber
@@ -63,7 +63,7 @@ export function OilFields() {
                 digits={1}
                 value={oil.kv40Cst ?? ownOil.kv40Cst ?? 0}
                 step={1}
-                onChange={(kv40Cst) => changeCar({ ...car, oil: { ...oil, kv40Cst } })}
+                onChange={(kv40Cst) => changeCar({ ...now().car, oil: { ...oil, kv40Cst } })}
               />
             ) : (
               <DocumentNumber
@@ -72,7 +72,7 @@ export function OilFields() {
                 field="viscosityIndex"
                 value={oil.viscosityIndex}
                 step={1}
-                onChange={(viscosityIndex) => changeCar({ ...car, oil: { ...oil, viscosityIndex } })}
+                onChange={(viscosityIndex) => changeCar({ ...now().car, oil: { ...oil, viscosityIndex } })}
               />
             )}
             <DocumentNumber
@@ -82,7 +82,7 @@ export function OilFields() {
               suffix="kg/m³"
               value={oil.density15 ?? ownOil.density15 ?? 0}
               step={1}
-              onChange={(density15) => changeCar({ ...car, oil: { ...oil, density15 } })}
+              onChange={(density15) => changeCar({ ...now().car, oil: { ...oil, density15 } })}
             />
             <Toggle
               label="By viscosity index"
@@ -92,7 +92,7 @@ export function OilFields() {
                 delete rest.kv40Cst;
                 delete rest.viscosityIndex;
                 changeCar({
-                  ...car,
+                  ...now().car,
                   oil: on ? { ...rest, viscosityIndex: starts.viscosityIndex } : { ...rest, kv40Cst: ownOil.kv40Cst },
                 });
               }}
@@ -106,7 +106,7 @@ export function OilFields() {
 
 /** What the oil pump gives and the gauge shows. */
 export function PumpFields() {
-  const { car, changeCar } = useBench();
+  const { car, now, changeCar } = useBench();
   const { show } = usePreferences();
   const { pump, gauge } = car;
   return (
@@ -120,7 +120,7 @@ export function PumpFields() {
           digits={1}
           value={pump.cm3PerRev}
           step={0.5}
-          onChange={(cm3PerRev) => changeCar({ ...car, pump: { ...pump, cm3PerRev } })}
+          onChange={(cm3PerRev) => changeCar({ ...now().car, pump: { ...pump, cm3PerRev } })}
         />
         <DocumentNumber
           label="Volumetric efficiency"
@@ -129,7 +129,7 @@ export function PumpFields() {
           suffix="%"
           value={pump.volumetricPercent}
           step={1}
-          onChange={(volumetricPercent) => changeCar({ ...car, pump: { ...pump, volumetricPercent } })}
+          onChange={(volumetricPercent) => changeCar({ ...now().car, pump: { ...pump, volumetricPercent } })}
         />
         <DocumentNumber
           label="Relief opens at"
@@ -138,7 +138,7 @@ export function PumpFields() {
           quantity="pressure"
           value={pump.reliefBar}
           step={0.1}
-          onChange={(reliefBar) => changeCar({ ...car, pump: { ...pump, reliefBar } })}
+          onChange={(reliefBar) => changeCar({ ...now().car, pump: { ...pump, reliefBar } })}
         />
         <DocumentNumber
           label="Gauge reads"
@@ -147,7 +147,7 @@ export function PumpFields() {
           quantity="pressure"
           value={gauge.bar}
           step={0.1}
-          onChange={(bar) => changeCar({ ...car, gauge: { ...gauge, bar } })}
+          onChange={(bar) => changeCar({ ...now().car, gauge: { ...gauge, bar } })}
         />
         <DocumentNumber
           label="at"
@@ -156,7 +156,7 @@ export function PumpFields() {
           suffix="rpm"
           value={gauge.rpm}
           step={50}
-          onChange={(rpm) => changeCar({ ...car, gauge: { ...gauge, rpm } })}
+          onChange={(rpm) => changeCar({ ...now().car, gauge: { ...gauge, rpm } })}
         />
         <DocumentNumber
           label="with oil of"
@@ -165,7 +165,7 @@ export function PumpFields() {
           quantity="temperature"
           value={gauge.oilC}
           step={1}
-          onChange={(oilC) => changeCar({ ...car, gauge: { ...gauge, oilC } })}
+          onChange={(oilC) => changeCar({ ...now().car, gauge: { ...gauge, oilC } })}
         />
       </Fields>
     </Fold>

@@ -30,8 +30,8 @@ export interface Marked {
 
 /** Openings and parts by tape; the numbers at the fields stand in the drawing too. */
 export function NoseEditor({ nose, marked, onMark }: { nose: Nose; marked: Marked; onMark: (m: Marked) => void }) {
-  const { car, changeCar } = useBench();
-  const set = (change: Partial<Nose>) => changeCar({ ...car, nose: { ...nose, ...change } });
+  const { now, changeCar } = useBench();
+  const set = (change: Partial<Nose>) => changeCar({ ...now().car, nose: { ...nose, ...change } });
   const all = [
     ...nose.openings.map((o, index) => ({ id: `openings/${index}`, name: `Opening: ${o.name}` })),
     ...nose.parts.map((p, index) => ({

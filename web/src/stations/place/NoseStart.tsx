@@ -6,15 +6,17 @@ import { Button, Pick, Row } from '../../kit/kit';
 /** Starts the drawing of a nose that has not been measured: its openings alone, or all that stands behind them. */
 export function NoseStart() {
   const { starts } = usePresets();
-  const { car, changeCar } = useBench();
+  const { now, changeCar } = useBench();
   const [layout, setLayout] = useState('hatch');
   const from = starts.noses.find((l) => l.id === layout)?.nose;
   return (
     <>
       <Pick label="Body" value={layout} options={starts.noses} onChange={setLayout} />
       <Row>
-        <Button onPress={() => from && changeCar({ ...car, nose: { ...from, parts: [] } })}>Only its openings</Button>
-        <Button onPress={() => from && changeCar({ ...car, nose: from })}>Draw the nose</Button>
+        <Button onPress={() => from && changeCar({ ...now().car, nose: { ...from, parts: [] } })}>
+          Only its openings
+        </Button>
+        <Button onPress={() => from && changeCar({ ...now().car, nose: from })}>Draw the nose</Button>
       </Row>
     </>
   );

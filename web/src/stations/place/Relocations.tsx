@@ -20,9 +20,9 @@ const Photo = styled.img`
 
 /** What has to move or be cut for the core, each with its photo; what stands in the way is offered. */
 export function Relocations({ inTheWay }: { inTheWay: readonly string[] }) {
-  const { design, changeDesign } = useBench();
+  const { design, now, changeDesign } = useBench();
   const list = design.relocations ?? [];
-  const put = (relocations: Relocation[]) => changeDesign({ ...design, relocations });
+  const put = (relocations: Relocation[]) => changeDesign({ ...now().design, relocations });
   const offered = [...new Set(inTheWay)].filter((name) => !list.some((r) => r.name === name));
   return (
     <>

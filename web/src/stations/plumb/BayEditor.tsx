@@ -19,12 +19,12 @@ const KINDS: readonly { readonly id: Schemas['BoxDocument']['kind']; readonly na
 /** The bay's sides, boxes and holes by tape. */
 export function BayEditor(props: { bay: Bay; marked: string | undefined; onMark: (name: string | undefined) => void }) {
   const { bay, marked, onMark } = props;
-  const { car, changeCar } = useBench();
+  const { now, changeCar } = useBench();
   const [chosen, setWhich] = useState('boxes/0');
   // What is pressed in a picture is what the tape is at.
   const pressed = bay.boxes.findIndex((b) => b.name === marked);
   const which = pressed >= 0 ? `boxes/${pressed}` : chosen;
-  const set = (change: Partial<Bay>) => changeCar({ ...car, bay: { ...bay, ...change } });
+  const set = (change: Partial<Bay>) => changeCar({ ...now().car, bay: { ...bay, ...change } });
   const [list, number] = which.split('/');
   const index = Number(number);
   const box = list === 'boxes' ? bay.boxes[index] : undefined;

@@ -10,7 +10,7 @@ import { POINTING } from '../faces';
 /** Starts the drawing of a bay that has not been measured. */
 export function BayStart() {
   const { starts } = usePresets();
-  const { car, changeCar } = useBench();
+  const { now, changeCar } = useBench();
   const [from, setFrom] = useState('across');
   return (
     <>
@@ -22,7 +22,7 @@ export function BayStart() {
         onPress={() => {
           const start = starts.bays.find((b) => b.id === from);
           if (start) {
-            changeCar({ ...car, bay: start.bay });
+            changeCar({ ...now().car, bay: start.bay });
           }
         }}
       >
@@ -34,9 +34,9 @@ export function BayStart() {
 
 /** Where the filter sits, by tape and calliper. */
 export function StandEditor({ bay }: { bay: Bay }) {
-  const { car, changeCar } = useBench();
+  const { now, changeCar } = useBench();
   const { stand } = bay;
-  const set = (change: Partial<Stand>) => changeCar({ ...car, bay: { ...bay, stand: { ...stand, ...change } } });
+  const set = (change: Partial<Stand>) => changeCar({ ...now().car, bay: { ...bay, stand: { ...stand, ...change } } });
   return (
     <Fields>
       <TextEntry label="Thread of the stud" longest={20} value={stand.thread} onChange={(thread) => set({ thread })} />
@@ -76,11 +76,11 @@ export function StandEditor({ bay }: { bay: Bay }) {
 
 /** What stands round the filter, by clock angle and distance: it decides where a port may point and a wrench may swing. */
 export function NeighbourEditor({ bay }: { bay: Bay }) {
-  const { car, changeCar } = useBench();
+  const { now, changeCar } = useBench();
   const { starts } = usePresets();
   const { neighbours } = bay.stand;
   const put = (next: Stand['neighbours']) =>
-    changeCar({ ...car, bay: { ...bay, stand: { ...bay.stand, neighbours: next } } });
+    changeCar({ ...now().car, bay: { ...bay, stand: { ...bay.stand, neighbours: next } } });
   const left = starts.neighbours.filter((n) => !neighbours.some((has) => has.name === n.name));
   return (
     <>

@@ -28,7 +28,7 @@ function asker(what: string) {
 
 /** What has been chosen between engine and core, what it comes to, and a way to change it. */
 export function usePlumbing(compareSizes: boolean) {
-  const { car, duty, design, changeDesign } = useBench();
+  const { car, duty, design, now, changeDesign } = useBench();
   const { cooler, follow } = useCooler();
   const { starts, usual } = usePresets();
   // Nothing is kept of it before something is chosen.
@@ -77,7 +77,7 @@ export function usePlumbing(compareSizes: boolean) {
   const touched = useRef(false);
   const change = (next: Partial<Plumbing>) => {
     touched.current = true;
-    changeDesign({ ...design, plumbing: { ...plumbing, ...next } });
+    changeDesign({ ...now().design, plumbing: { ...plumbing, ...next } });
   };
   const loop = query.data?.loop;
   const take = useRef<() => void>(undefined);
