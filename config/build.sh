@@ -16,7 +16,7 @@ need_packages() {
         pg_bin >/dev/null || missing+=(postgresql)
     fi
     if [ "$1" = test ]; then
-        [ -x /usr/bin/chromium ] || missing+=(chromium)
+        [ -x /usr/bin/chromium-headless-shell ] || missing+=(chromium-headless-shell)
         command -v pdftoppm >/dev/null 2>&1 || missing+=(poppler-utils)
         # Another host, as the tests of --lan make one.
         command -v ip >/dev/null 2>&1 || missing+=(iproute2)

@@ -64,7 +64,7 @@ final class DragClock implements AutoCloseable {
         Browser browser = playwright
                 .chromium()
                 .launch(new BrowserType.LaunchOptions()
-                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setExecutablePath(Path.of("/usr/bin/chromium-headless-shell"))
                         .setArgs(List.of("--no-sandbox", "--disable-gpu")));
         page = browser.newPage(
                 new Browser.NewPageOptions().setBaseURL(server.toString()).setViewportSize(1280, 800));

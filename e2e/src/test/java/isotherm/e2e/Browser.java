@@ -30,7 +30,7 @@ final class Browser {
         return playwright
                 .chromium()
                 .launch(new BrowserType.LaunchOptions()
-                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setExecutablePath(Path.of("/usr/bin/chromium-headless-shell"))
                         .setArgs(ARGUMENTS));
     });
 
