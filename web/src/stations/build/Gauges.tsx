@@ -6,7 +6,7 @@ import { usePreferences } from '../../preferences/preferences';
 import { Button, Fold, Heading, Muted, Pick, QuantityField, Row } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import type { Channel } from '../../api/live';
-import { useShown } from './useLive';
+import { useLogger, useShown } from './useLive';
 import { Figure } from '../figure/Figure';
 import { when } from '../../words/moments';
 
@@ -75,10 +75,52 @@ function LoggerKey({ buildId, onRefused }: { buildId: string; onRefused: (why: s
   );
 }
 
-/** What the logger shows; a choice of logger while none is attached. */
-export function Gauges({ buildId }: { buildId: string }) {
+/** What is shown ten times a second: nothing that can be pressed is drawn anew with it but the figures. */
+function Shown({ buildId }: { buildId: string }) {
   const live = useShown(buildId);
   const { show } = usePreferences();
+  if (!live) {
+    return null;
+  }
+  const figure = (channel: Channel) => {
+    const v = live.values[channel];
+    if (live.spoiled.includes(channel)) {
+      return '▲ not a possible reading';
+    }
+    if (v === undefined) {
+      return '–';
+    }
+    return channel === 'RPM'
+      ? `${Math.round(v)} rpm`
+      : show(v, channel === 'OIL_PRESSURE' ? 'pressure' : 'temperature');
+  };
+  return (
+    <>
+      {live.silentSeconds > 0 && (
+        <p role="alert" style={{ margin: 0 }}>
+          ▲ Nothing from the logger for {live.silentSeconds} s. Read the car&apos;s own gauges.
+        </p>
+      )}
+      <FigureTable aria-label="What the gauges show">
+        <tbody>
+          {CHANNELS.map((c) => (
+            <tr key={c.id}>
+              <th scope="row">{c.name}</th>
+              <td>
+                <Figure of="READING">{figure(c.id)}</Figure>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </FigureTable>
+      {live.simulated && <Muted>Simulated engine, {Math.round(live.time / 60)} min on its clock</Muted>}
+    </>
+  );
+}
+
+/** What the logger shows; a choice of logger while none is attached. */
+export function Gauges({ buildId }: { buildId: string }) {
+  const { listening, simulated } = useLogger(buildId);
   const [fault, setFault] = useState<Fault>('NONE');
   const [pace, setPace] = useState(30);
   const [port, setPort] = useState(8411);
@@ -91,53 +133,22 @@ export function Gauges({ buildId }: { buildId: string }) {
   const attach = (body: Schemas['LoggerChoice']) => tell(read(api.POST('/api/builds/{id}/logger', { params, body })));
   const command = (body: Schemas['EngineCommand']) =>
     tell(read(api.POST('/api/builds/{id}/logger/engine', { params, body })));
-  const figure = (channel: Channel) => {
-    const v = live?.values[channel];
-    if (live?.spoiled.includes(channel)) {
-      return '▲ not a possible reading';
-    }
-    if (v === undefined) {
-      return '–';
-    }
-    return channel === 'RPM'
-      ? `${Math.round(v)} rpm`
-      : show(v, channel === 'OIL_PRESSURE' ? 'pressure' : 'temperature');
-  };
   const ports = range('LoggerChoice', 'port');
   const paces = range('LoggerChoice', 'pace');
   return (
     <Panel aria-label="Gauges">
       <Heading>Gauges</Heading>
-      {live?.listening ? (
+      {listening ? (
         <>
-          {live.silentSeconds > 0 && (
-            <p role="alert" style={{ margin: 0 }}>
-              ▲ Nothing from the logger for {live.silentSeconds} s. Read the car&apos;s own gauges.
-            </p>
-          )}
-          <FigureTable aria-label="What the gauges show">
-            <tbody>
-              {CHANNELS.map((c) => (
-                <tr key={c.id}>
-                  <th scope="row">{c.name}</th>
-                  <td>
-                    <Figure of="READING">{figure(c.id)}</Figure>
-                  </td>
-                </tr>
+          <Shown buildId={buildId} />
+          {simulated && (
+            <Row role="group" aria-label="The simulated engine">
+              {TURNINGS.map((t) => (
+                <Button key={t.id} onPress={() => command({ turning: t.id })}>
+                  {t.name}
+                </Button>
               ))}
-            </tbody>
-          </FigureTable>
-          {live.simulated && (
-            <>
-              <Muted>Simulated engine, {Math.round(live.time / 60)} min on its clock</Muted>
-              <Row role="group" aria-label="The simulated engine">
-                {TURNINGS.map((t) => (
-                  <Button key={t.id} onPress={() => command({ turning: t.id })}>
-                    {t.name}
-                  </Button>
-                ))}
-              </Row>
-            </>
+            </Row>
           )}
           <Button onPress={() => tell(read(api.DELETE('/api/builds/{id}/logger', { params })))}>
             Disconnect logger

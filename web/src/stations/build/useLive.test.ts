@@ -4,7 +4,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, renderHook } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Live } from '../../api/live';
-import { useLive, useShown, useTurning } from './useLive';
+import { useLive, useLogger, useShown, useTurning } from './useLive';
 
 const ID = 'c0ffee00-0000-4000-8000-000000000001';
 
@@ -44,11 +44,12 @@ function opened() {
   const client = new QueryClient();
   const wrapper = ({ children }: { children: ReactNode }) => createElement(QueryClientProvider, { client }, children);
   const written = vi.fn();
-  const drawn = { sheet: 0, panel: 0 };
+  const drawn = { sheet: 0, panel: 0, buttons: 0 };
   const listens = renderHook(() => useLive(ID, written), { wrapper });
   const sheet = renderHook(() => (drawn.sheet++, useTurning(ID)), { wrapper });
   const panel = renderHook(() => (drawn.panel++, useShown(ID)), { wrapper });
-  return { listens, sheet, panel, written, drawn };
+  const buttons = renderHook(() => (drawn.buttons++, useLogger(ID)), { wrapper });
+  return { listens, sheet, panel, buttons, written, drawn };
 }
 
 beforeEach(() => vi.stubGlobal('EventSource', Stream));
@@ -74,6 +75,21 @@ describe('what the gauges show', () => {
     expect(drawn.panel).toBeGreaterThan(5);
     await Stream.open?.says('sample', row(0, 6));
     expect(sheet.result.current).toBe(false);
+  });
+
+  it('draws what is pressed anew only with another logger', async () => {
+    const { buttons, panel, drawn } = opened();
+    expect(buttons.result.current.listening).toBe(false);
+    await Stream.open?.says('sample', row(900, 1));
+    expect(buttons.result.current).toEqual({ listening: true, simulated: true });
+    const once = drawn.buttons;
+    for (const time of [2, 3, 4, 5]) {
+      await Stream.open?.says('sample', row(900 + time, time));
+    }
+    expect(panel.result.current?.time).toBe(5);
+    expect(drawn.buttons).toBe(once);
+    await Stream.open?.says('sample', { ...row(900, 6), simulated: false });
+    expect(buttons.result.current.simulated).toBe(false);
   });
 
   it('says when something was written, and forgets what it showed when nobody listens any more', async () => {

@@ -32,6 +32,14 @@ export function useShown(id: string): Live | undefined {
   return useQuery(queries.live(id)).data;
 }
 
+/** Which logger shows them: whoever asks is drawn anew when that changes, not with every figure. */
+export function useLogger(id: string): Pick<Live, 'listening' | 'simulated'> {
+  const none = { listening: false, simulated: false };
+  return (
+    useQuery({ ...queries.live(id), select: ({ listening, simulated }) => ({ listening, simulated }) }).data ?? none
+  );
+}
+
 /** Whether the engine turns, as far as the gauges show it: whoever asks is drawn anew when that changes. */
 export function useTurning(id: string): boolean {
   return useQuery({ ...queries.live(id), select: (live) => live.turning }).data ?? false;
