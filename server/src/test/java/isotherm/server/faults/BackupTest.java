@@ -212,8 +212,10 @@ class BackupTest {
         Process running = builder.start();
         try {
             String today = "garage-" + LocalDate.now() + ".dump";
-            OwnServer.until(() ->
-                    Files.exists(folder.resolve(today)) && Files.notExists(folder.resolve("garage-2020-01-02.dump")));
+            // They go one after the other.
+            OwnServer.until(() -> Files.exists(folder.resolve(today))
+                    && Files.notExists(folder.resolve("garage-2020-01-01.dump"))
+                    && Files.notExists(folder.resolve("garage-2020-01-02.dump")));
             try (Stream<Path> left = Files.list(folder)) {
                 assertThat(left.map(f -> f.getFileName().toString()))
                         .contains(today, "garage-2020-01-03.dump", "mine.dump")
