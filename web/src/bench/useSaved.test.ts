@@ -65,6 +65,19 @@ afterEach(() => {
 });
 
 describe('a document', () => {
+  it('is told as it is at once, before it is drawn, by one and the same function', () => {
+    server(10, 1);
+    const { result } = open(10, 1);
+    const { now } = result.current;
+    act(() => {
+      result.current.change({ rows: 11 });
+      expect(now()).toEqual({ rows: 11 });
+      expect(result.current.document).toEqual({ rows: 10 });
+    });
+    expect(result.current.document).toEqual({ rows: 11 });
+    expect(result.current.now).toBe(now);
+  });
+
   it('is saved a moment after the last change, once', async () => {
     const there = server(10, 1);
     const told = vi.fn();

@@ -132,38 +132,30 @@ export function Workbench({ view, dutyId, designId, ghostId, children }: Props) 
   const changeDuty = useChange('duty', dutyId, duty, keep, recorded);
   const changeDesign = useChange('design', designId, design, keep, recorded);
   const followDesign = useChange('design', designId, design, keep, amended);
-  const { now: nowCar, change: putCar } = car;
-  const { now: nowDuty, change: putDuty } = duty;
-  const { now: nowDesign, change: putDesign } = design;
+  const { now: nowCar } = car;
+  const { now: nowDuty } = duty;
+  const { now: nowDesign } = design;
   const now = useCallback(
     (): CaseDocument => ({ car: nowCar(), duty: nowDuty(), design: nowDesign() }),
     [nowCar, nowDuty, nowDesign],
   );
-  const open = useMemo<Record<What, string>>(
-    () => ({ car: view.id, duty: dutyId, design: designId }),
-    [view.id, dutyId, designId],
-  );
-  const step = useCallback(
-    (back: boolean) =>
-      keep((kept) => {
-        const found = moved(kept, back, open);
-        if (!found) {
-          return kept;
-        }
-        const to = back ? found.step.before : found.step.after;
-        if (found.step.what === 'car') {
-          putCar(to as CarDocument);
-        } else if (found.step.what === 'duty') {
-          putDuty(to as DutyDocument);
-        } else {
-          putDesign(to as DesignDocument);
-        }
-        return found.history;
-      }),
-    [keep, open, putCar, putDuty, putDesign],
-  );
-  const back = useCallback(() => step(true), [step]);
-  const forth = useCallback(() => step(false), [step]);
+  const open: Record<What, string> = { car: view.id, duty: dutyId, design: designId };
+  const step = (back: boolean) => () =>
+    keep((kept) => {
+      const found = moved(kept, back, open);
+      if (!found) {
+        return kept;
+      }
+      const to = back ? found.step.before : found.step.after;
+      if (found.step.what === 'car') {
+        car.change(to as CarDocument);
+      } else if (found.step.what === 'duty') {
+        duty.change(to as DutyDocument);
+      } else {
+        design.change(to as DesignDocument);
+      }
+      return found.history;
+    });
 
   const asked = useMemo<CaseDocument>(
     () => ({ car: car.document, duty: duty.document, design: design.document }),
@@ -198,8 +190,8 @@ export function Workbench({ view, dutyId, designId, ghostId, children }: Props) 
     changeDuty,
     changeDesign,
     followDesign,
-    undo: moved(history, true, open) && back,
-    redo: moved(history, false, open) && forth,
+    undo: moved(history, true, open) && step(true),
+    redo: moved(history, false, open) && step(false),
     saves: [
       { what: 'car', state: car.state, settle: car.settle },
       { what: 'duty', state: duty.state, settle: duty.settle },

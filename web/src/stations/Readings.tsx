@@ -16,7 +16,7 @@ export function Readings() {
   const readings = car.readings ?? [];
   const { data, error, isPlaceholderData } = useQuery(queries.learn(readings.length > 0 ? { car } : undefined));
   const keep = (next: readonly Reading[]) => {
-    const rest = { ...car };
+    const rest = { ...now().car };
     delete rest.readings;
     changeCar(next.length > 0 ? { ...rest, readings: [...next] } : rest);
   };

@@ -32,11 +32,13 @@ export function useShown(id: string): Live | undefined {
   return useQuery(queries.live(id)).data;
 }
 
+const NO_LOGGER = { listening: false, simulated: false };
+
 /** Which logger shows them: whoever asks is drawn anew when that changes, not with every figure. */
 export function useLogger(id: string): Pick<Live, 'listening' | 'simulated'> {
-  const none = { listening: false, simulated: false };
   return (
-    useQuery({ ...queries.live(id), select: ({ listening, simulated }) => ({ listening, simulated }) }).data ?? none
+    useQuery({ ...queries.live(id), select: ({ listening, simulated }) => ({ listening, simulated }) }).data ??
+    NO_LOGGER
   );
 }
 

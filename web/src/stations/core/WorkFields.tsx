@@ -7,10 +7,10 @@ import { word } from '../../words/words';
 export function WorkFields() {
   const { car, design, now, changeDesign } = useBench();
   const work = design.work ?? 'WHOLE';
-  const cored = design.cooler !== undefined;
-  const another = car.factoryCooler !== undefined;
+  const hasCooler = Boolean(design.cooler);
+  const hasFactoryCooler = Boolean(car.factoryCooler);
   const offered = choices('DesignDocument', 'work').filter(
-    (w) => w === work || (w === 'EXCHANGER' ? !cored : cored && (w !== 'IN_SERIES' || another)),
+    (w) => w === work || (w === 'EXCHANGER' ? !hasCooler : hasCooler && (w !== 'IN_SERIES' || hasFactoryCooler)),
   );
   return (
     <>

@@ -98,7 +98,7 @@ export function CoolantFields() {
           label="Factory oil exchanger"
           value={(car.factoryExchangerWPerK ?? 0) > 0}
           onChange={(on) => {
-            const rest = { ...car };
+            const rest = { ...now().car };
             delete rest.factoryExchangerWPerK;
             changeCar(on ? { ...rest, factoryExchangerWPerK: presets.starts.factoryExchangerWPerK } : rest);
           }}

@@ -28,7 +28,7 @@ export function FactoryCooler() {
           label="Factory air cooler"
           value={factory !== undefined}
           onChange={(on) => {
-            const rest = { ...car };
+            const rest = { ...now().car };
             delete rest.factoryCooler;
             changeCar(on ? { ...rest, factoryCooler: starts.cooler } : rest);
           }}

@@ -35,7 +35,7 @@ export function FitSheet(props: { log: Schemas['LogView']; onClose: () => void; 
   const learned = (fit.data?.estimates ?? []).filter((e) => e.parameter !== 'SCHOOL' && e.learned);
   const use = () => {
     if (fit.data) {
-      changeCar({ ...now().car, sensor: car.sensor, fitted: fit.data.fitted });
+      changeCar({ ...now().car, fitted: fit.data.fitted });
       onClose();
     }
   };

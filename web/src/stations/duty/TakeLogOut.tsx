@@ -3,11 +3,11 @@ import { Button } from '../../kit/kit';
 
 /** Takes what a log has taught out of the car's model again. */
 export function TakeLogOut() {
-  const { car, changeCar } = useBench();
+  const { now, changeCar } = useBench();
   return (
     <Button
       onPress={() => {
-        const rest = { ...car };
+        const rest = { ...now().car };
         delete rest.fitted;
         changeCar(rest);
       }}

@@ -311,9 +311,9 @@ function restsOn(nose: CarDocument['nose'], placed: boolean): string {
 
 /** A larger radiator, or another one, as a choice of this design. */
 function OtherRadiator() {
-  const { car, design, changeDesign } = useBench();
+  const { car, design, now, changeDesign } = useBench();
   const set = (radiator: typeof design.radiator) => {
-    const rest = { ...design };
+    const rest = { ...now().design };
     delete rest.radiator;
     changeDesign(radiator ? { ...rest, radiator } : rest);
   };
