@@ -1,4 +1,4 @@
-import { transformAsync } from '@babel/core';
+import { transform } from '@swc/core';
 import type { Plugin } from 'vite';
 
 /**
@@ -13,15 +13,18 @@ export function reactCompiler(): Plugin {
     transform: {
       filter: { id: { include: /\/src\/.*\.tsx?$/, exclude: /node_modules/ }, code: /\buse[A-Z]|<[A-Za-z>]/ },
       async handler(code, id) {
-        const compiled = await transformAsync(code, {
+        return transform(code, {
           filename: id,
-          babelrc: false,
+          swcrc: false,
           configFile: false,
           sourceMaps: true,
-          parserOpts: { plugins: ['typescript', 'jsx'] },
-          plugins: ['babel-plugin-react-compiler'],
+          jsc: {
+            target: 'esnext',
+            parser: { syntax: 'typescript', tsx: id.endsWith('x') },
+            // What is drawn stays written as it is: that is the bundler's own work.
+            transform: { react: { runtime: 'preserve' }, reactCompiler: true },
+          },
         });
-        return compiled && { code: compiled.code ?? code, map: compiled.map };
       },
     },
   };

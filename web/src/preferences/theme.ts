@@ -53,6 +53,5 @@ export function temperatureColour(celsius: number, theme: Theme): string {
 }
 
 declare module 'styled-components' {
-  // eslint-disable-next-line @typescript-eslint/no-empty-object-type
   export interface DefaultTheme extends Theme {}
 }

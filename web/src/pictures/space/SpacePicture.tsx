@@ -120,7 +120,7 @@ function Camera(props: { about: readonly Point[]; turnRef: { current: ((key: str
       controls.dispose();
     };
     // The view stays where it was turned to until what it shows has another size.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [camera, gl, invalidate, place]);
   return null;
 }

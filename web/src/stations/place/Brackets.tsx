@@ -24,7 +24,7 @@ function begun(start: Bracket, placement: Placement, depthMm: number, there: rea
   const holeMm = mount?.holeMm ?? start.core.holeMm;
   return {
     ...start,
-    mark: [...MARKS].find((m) => !there.some((b) => b.mark === m)) ?? 'X',
+    mark: Array.from(MARKS).find((m) => !there.some((b) => b.mark === m)) ?? 'X',
     car: {
       ...start.car,
       xMm: Math.round(placement.xMm + x),

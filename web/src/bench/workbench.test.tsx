@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, renderHook } from '@testing-library/react';
-import { createElement, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { CarView } from '../api/client';
 import { useBench, Workbench } from './workbench';
@@ -16,12 +16,13 @@ const VIEW = {
 
 function opened() {
   const client = new QueryClient();
-  const wrapper = ({ children }: { children: ReactNode }) =>
-    createElement(
-      QueryClientProvider,
-      { client },
-      createElement(Workbench, { view: VIEW, dutyId: 'duty', designId: 'design', ghostId: undefined, children }),
-    );
+  const wrapper = ({ children }: { children: ReactNode }) => (
+    <QueryClientProvider client={client}>
+      <Workbench view={VIEW} dutyId="duty" designId="design" ghostId={undefined}>
+        {children}
+      </Workbench>
+    </QueryClientProvider>
+  );
   return renderHook(() => useBench(), { wrapper }).result;
 }
 
