@@ -117,20 +117,20 @@ export class Outbox<E extends { readonly id: string }> {
     this.ways = ways;
   }
 
-  add(entry: E) {
+  readonly add = (entry: E) => {
     keep(this.key, [...kept<E>(this.key), entry]);
     this.changed();
     void this.flush();
-  }
+  };
 
-  forget(id: string) {
+  readonly forget = (id: string) => {
     const at = this.key + REFUSED;
     keep(
       at,
       kept<Refused<E>>(at).filter((r) => r.entry.id !== id),
     );
     this.changed();
-  }
+  };
 
   private async flush() {
     if (this.busy) {

@@ -11,11 +11,11 @@ export interface Outbox<E> extends OutboxState<E> {
 export function useOutbox<E extends { readonly id: string }>(ways: Ways<E> & { readonly key: string }): Outbox<E> {
   const { key } = ways;
   // The first ways will do to begin with: the effect below always has the present ones.
-  // eslint-disable-next-line react-hooks/exhaustive-deps
+  // oxlint-disable-next-line react/exhaustive-deps
   const box = useMemo(() => outboxOf<E>(key, ways), [key]);
   useEffect(() => {
     box.goBy(ways);
   });
   const state = useSyncExternalStore(box.subscribe, box.snapshot);
-  return { ...state, add: (entry) => box.add(entry), forget: (id) => box.forget(id) };
+  return { ...state, add: box.add, forget: box.forget };
 }

@@ -1,5 +1,5 @@
 import { gently } from '../../kit/motion';
-import { useEffect, useRef, useState } from 'react';
+import { createContext, memo, use, useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { when } from '../../words/moments';
 import { usePreferences } from '../../preferences/preferences';
@@ -10,8 +10,7 @@ import { ReadingField } from './ReadingField';
 import type { Message } from '../../words/words';
 import { Caution } from './Caution';
 import { LeaksAt } from './Leaks';
-import { isDone } from './progressWith';
-import type { BuildView, Sheet, SheetStep, StepState } from './useSheet';
+import type { BuildView, Entry, Sheet, SheetStep, StepState } from './useSheet';
 import { Notes, Timer } from './StepNotes';
 import { useFigure } from './useFigure';
 
@@ -108,27 +107,29 @@ const Title = styled.button`
   }
 `;
 
-/** One step: a line when it is not its turn, everything of it when it is or when it is asked for. */
-export function StepCard(props: {
-  view: BuildView;
+/** What an open step shows more of: the sheet that is worked on. */
+export const SheetAtHand = createContext<{ view: BuildView; sheet: Sheet } | undefined>(undefined);
+
+/**
+ * One step: a line when it is not its turn, everything of it when it is or when it is asked for. It is given what it shows, not
+ * the sheet, so that of some fifty steps a tick draws only those that it changes.
+ */
+export const StepCard = memo(function StepCard(props: {
   step: SheetStep;
   state: StepState;
   refusal: Message | undefined;
-  sheet: Sheet;
+  /** What is written here about it and has not arrived yet; the same list as long as that is nothing. */
+  mine: readonly Entry[];
+  done: boolean;
+  write: Sheet['write'];
   mayWrite: boolean;
   turn: boolean;
 }) {
-  const { view, step, state, refusal, sheet, mayWrite, turn } = props;
-  const buildId = view.id;
-  const { say } = usePreferences();
-  const figure = useFigure();
+  const { step, state, refusal, done, write, mayWrite, turn } = props;
   const narrow = useNarrow();
   const [asked, setAsked] = useState<boolean>();
   const open = asked ?? turn;
   const card = useRef<HTMLLIElement>(null);
-  const mine = sheet.waiting.filter((w) => w.on === step.id);
-  const done = isDone(state, mine);
-  const reading = mine.filter((w) => w.kind === 'READING').at(-1) ?? state.reading;
   useEffect(() => {
     if (turn) {
       card.current?.scrollIntoView({ block: 'nearest', behavior: gently() });
@@ -142,7 +143,7 @@ export function StepCard(props: {
         isDisabled={!mayWrite || (!done && refusal !== undefined)}
         onPress={() => {
           setAsked(undefined);
-          sheet.write({ kind: done ? 'NOT_DONE' : 'DONE', on: step.id });
+          write({ kind: done ? 'NOT_DONE' : 'DONE', on: step.id });
         }}
       >
         {done ? '✓' : ''}
@@ -160,49 +161,69 @@ export function StepCard(props: {
             </Muted>
           )}
         </Title>
-        {open && (
-          <div className="more">
-            <Muted>{step.why}.</Muted>
-            {step.caution && <Caution>{step.caution}</Caution>}
-            {step.figures.length > 0 && (
-              <dl className="figures">
-                {step.figures.map((f, i) => (
-                  <div key={i}>
-                    <dt>{f.name}</dt>
-                    <dd>
-                      {figure(f)}
-                      <small>
-                        {SOURCE[f.source]}: {f.from}
-                      </small>
-                    </dd>
-                  </div>
-                ))}
-              </dl>
-            )}
-            {step.reading && (
-              <div>
-                <ReadingField
-                  reading={step.reading}
-                  value={reading?.value}
-                  onRead={(value) => sheet.write({ kind: 'READING', on: step.id, value })}
-                />
-                {reading?.kind === 'LIVE_READING' && <Muted>filled in by the logger, {when(reading.at)}</Muted>}
-              </div>
-            )}
-            {step.timerSeconds !== undefined && (
-              <Timer
-                seconds={step.timerSeconds}
-                started={mine.filter((w) => w.kind === 'TIMER').at(-1)?.at ?? state.timer?.at}
-                onStart={() => sheet.write({ kind: 'TIMER', on: step.id })}
-                mayStart={mayWrite}
-              />
-            )}
-            {!done && refusal && <p>✕ {say(refusal)}</p>}
-            <LeaksAt view={view} step={step} sheet={sheet} mayWrite={mayWrite} />
-            <Notes buildId={buildId} step={step} state={state} sheet={sheet} mayWrite={mayWrite} waiting={mine} />
-          </div>
-        )}
+        {open && <Opened {...props} />}
       </div>
     </Card>
+  );
+});
+
+function Opened(props: {
+  step: SheetStep;
+  state: StepState;
+  refusal: Message | undefined;
+  mine: readonly Entry[];
+  done: boolean;
+  mayWrite: boolean;
+}) {
+  const { step, state, refusal, mine, done, mayWrite } = props;
+  const { say } = usePreferences();
+  const figure = useFigure();
+  const atHand = use(SheetAtHand);
+  if (!atHand) {
+    return null;
+  }
+  const { view, sheet } = atHand;
+  const reading = mine.filter((w) => w.kind === 'READING').at(-1) ?? state.reading;
+  return (
+    <div className="more">
+      <Muted>{step.why}.</Muted>
+      {step.caution && <Caution>{step.caution}</Caution>}
+      {step.figures.length > 0 && (
+        <dl className="figures">
+          {step.figures.map((f, i) => (
+            <div key={i}>
+              <dt>{f.name}</dt>
+              <dd>
+                {figure(f)}
+                <small>
+                  {SOURCE[f.source]}: {f.from}
+                </small>
+              </dd>
+            </div>
+          ))}
+        </dl>
+      )}
+      {step.reading && (
+        <div>
+          <ReadingField
+            reading={step.reading}
+            value={reading?.value}
+            onRead={(value) => sheet.write({ kind: 'READING', on: step.id, value })}
+          />
+          {reading?.kind === 'LIVE_READING' && <Muted>filled in by the logger, {when(reading.at)}</Muted>}
+        </div>
+      )}
+      {step.timerSeconds !== undefined && (
+        <Timer
+          seconds={step.timerSeconds}
+          started={mine.filter((w) => w.kind === 'TIMER').at(-1)?.at ?? state.timer?.at}
+          onStart={() => sheet.write({ kind: 'TIMER', on: step.id })}
+          mayStart={mayWrite}
+        />
+      )}
+      {!done && refusal && <p>✕ {say(refusal)}</p>}
+      <LeaksAt view={view} step={step} sheet={sheet} mayWrite={mayWrite} />
+      <Notes buildId={view.id} step={step} state={state} sheet={sheet} mayWrite={mayWrite} waiting={mine} />
+    </div>
   );
 }

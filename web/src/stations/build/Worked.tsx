@@ -9,7 +9,7 @@ import { leaksWith } from './leaks';
 import { Loose } from './Loose';
 import { progressWith } from './progressWith';
 import { when } from '../../words/moments';
-import { StepCard } from './StepCard';
+import { SheetAtHand, StepCard } from './StepCard';
 import { type BuildView, type Entry, type GateState, type Sheet, type SheetStep } from './useSheet';
 import { word } from '../../words/words';
 
@@ -47,6 +47,9 @@ const GateCard = styled.div`
   }
 `;
 
+/** One list for all steps about which nothing is on its way. */
+const NOTHING: readonly Entry[] = [];
+
 export function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean; turning: boolean }) {
   const { view, sheet, mayWrite, turning } = props;
   const { say } = usePreferences();
@@ -66,6 +69,7 @@ export function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean
   /** A step, with the gate that is before it. On a phone the next one stands alone, and in the list it is a line. */
   const stepOf = (s: SheetStep, where: 'next' | 'all') => {
     const state = states.get(s.id);
+    const mine = sheet.waiting.filter((w) => w.on === s.id);
     const gate = here.gates.find((g) => firstBehind.get(g.gate) === s.id);
     return (
       state && (
@@ -76,11 +80,12 @@ export function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean
             </li>
           )}
           <StepCard
-            view={view}
             step={s}
             state={state}
             refusal={here.refusal(s)}
-            sheet={sheet}
+            mine={mine.length > 0 ? mine : NOTHING}
+            done={here.isDone(s.id)}
+            write={sheet.write}
             mayWrite={mayWrite}
             turn={!leaks && next?.id === s.id && (where === 'next' || !narrow)}
           />
@@ -102,7 +107,7 @@ export function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean
     </>
   );
   return (
-    <>
+    <SheetAtHand value={{ view, sheet }}>
       {last && (
         <Stop role="alert" style={turning ? {} : { position: 'static', fontSize: 15 }}>
           ▲ {last.message ? say(last.message) : last.text}
@@ -143,7 +148,7 @@ export function Worked(props: { view: BuildView; sheet: Sheet; mayWrite: boolean
       ) : (
         all
       )}
-    </>
+    </SheetAtHand>
   );
 }
 
