@@ -74,7 +74,7 @@ put_together() {
     say "prerequisites: all there; building now, which takes some minutes the first time; its log is $build_log"
     # What is served is not looked at by linters again; the whole build is. The interface is put together while rules and words
     # are compiled: neither needs the other.
-    ISOTHERM_SERVE=1 logged "1 of 2: interface and server" maven -T 2 -Pserve -pl core,words,web,server -am package \
+    ISOTHERM_SERVE=1 logged "1 of 2: interface and server" maven -T 2 -pl core,words,web,server -am package \
         -Dmaven.test.skip -Dspotless.check.skip -Dcheckstyle.skip
     logged "2 of 2: what is started" extract "$1"
 }
@@ -96,8 +96,6 @@ extract() {
     java -Djarmode=tools -jar "$here"/server/target/isotherm-server-*-app.jar extract --destination "$app" >/dev/null ||
         return 1
     mv "$app"/isotherm-server-*-app.jar "$app/isotherm.jar" || return 1
-    # Its beans were known when it was built.
-    touch "$app/.aot"
     printf '%s' "$1" >"$app/.built-from"
 }
 
@@ -107,7 +105,7 @@ share_classes() {
     # The lock is the launcher's and its server's alone.
     exec 9>&-
     local java_pid
-    nice -n 19 java -XX:ArchiveClassesAtExit="$app/isotherm.jsa.new" -Xlog:disable "$(known_beans)" -Dspring.context.exit=onRefresh \
+    nice -n 19 java -XX:ArchiveClassesAtExit="$app/isotherm.jsa.new" -Xlog:disable "$known_beans" -Dspring.context.exit=onRefresh \
         -jar "$app/isotherm.jar" --server.port=0 >/dev/null 2>&1 &
     java_pid=$!
     trap 'kill "$java_pid" 2>/dev/null; rm -f "$app/isotherm.jsa.new"; exit 0' TERM INT
@@ -115,7 +113,8 @@ share_classes() {
     [ ! -f "$app/isotherm.jsa.new" ] || mv "$app/isotherm.jsa.new" "$app/isotherm.jsa"
 }
 
-known_beans() { printf -- '-Dspring.aot.enabled=%s' "$([ -f "$app/.aot" ] && echo true || echo false)"; }
+# Its beans were known when it was built.
+known_beans=-Dspring.aot.enabled=true
 
 # What is tried out is looked at for minutes: the quick compiler alone has everything compiled sooner, and leaves the second core
 # to whoever waits. A start takes three quarters of the time, the first search as long as ever, later ones a quarter longer.
@@ -132,5 +131,5 @@ app_java() {
     [ "$1" = late ] || compiler=("${quick_compiler[@]}")
     shift
     [ -f "$app/isotherm.jsa" ] && share=(-XX:SharedArchiveFile="$app/isotherm.jsa" -Xshare:auto)
-    exec java "${share[@]}" "${compiler[@]}" -Xlog:disable "$(known_beans)" -jar "$app/isotherm.jar" "$@"
+    exec java "${share[@]}" "${compiler[@]}" -Xlog:disable "$known_beans" -jar "$app/isotherm.jar" "$@"
 }

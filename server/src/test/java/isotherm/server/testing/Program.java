@@ -77,6 +77,7 @@ public final class Program {
         List<String> all = new ArrayList<>();
         all.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
         all.add("-XX:TieredStopAtLevel=1");
+        all.add("-Dspring.aot.enabled=true");
         all.addAll(options);
         all.addAll(List.of("-jar", JAR.toString()));
         all.addAll(settings);

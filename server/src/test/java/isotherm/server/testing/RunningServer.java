@@ -68,7 +68,10 @@ public final class RunningServer extends ApiClient implements AutoCloseable {
                 "--spring.datasource.username=isotherm_app",
                 "--spring.datasource.password=" + appPassword));
         all.addAll(List.of(settings));
-        context = new SpringApplicationBuilder(IsothermServer.class).run(all.toArray(String[]::new));
+        context = new SpringApplicationBuilder(IsothermServer.class)
+                // The program whose beans were known when it was built, not the one that runs the tests.
+                .main(IsothermServer.class)
+                .run(all.toArray(String[]::new));
         address = URI.create("http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port"));
     }
 
