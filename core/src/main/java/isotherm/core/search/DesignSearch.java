@@ -232,7 +232,12 @@ public final class DesignSearch {
         }
 
         Run run(CorePart part, Design design) {
-            Session s = Simulator.run(car, duty, demand, design);
+            return run(part, design, Double.POSITIVE_INFINITY);
+        }
+
+        /** @param untilK oil temperature from which on it does not matter how much warmer it gets, K */
+        Run run(CorePart part, Design design, double untilK) {
+            Session s = Simulator.runUntil(car, duty, demand, design, untilK);
             return new Run(part, design, s.peak(), s.peakCoolant());
         }
 

@@ -32,6 +32,7 @@ final class FrontSearch {
     private final List<Family> families;
     private final Asker asker;
     private final int designs;
+    private final double largestFace;
     private final AtomicInteger decided = new AtomicInteger();
     private final Found found = new Found();
 
@@ -40,6 +41,10 @@ final class FrontSearch {
         this.families = families;
         this.asker = asker;
         this.designs = families.stream().mapToInt(Family::size).sum();
+        this.largestFace = families.stream()
+                .mapToDouble(f -> f.part().core().faceArea())
+                .max()
+                .orElse(0);
     }
 
     /**
@@ -49,7 +54,7 @@ final class FrontSearch {
     Result result(ToDoubleFunction<List<Run>> likely) {
         List<Run> firsts = families.parallelStream()
                 .map(f -> {
-                    Run run = run(f, f.first());
+                    Run run = run(f, f.first(), Double.POSITIVE_INFINITY);
                     decided(1);
                     return run;
                 })
@@ -87,12 +92,17 @@ final class FrontSearch {
     private record Looked(List<Run> tops, List<Candidate> holding) {}
 
     private Looked others(Family family, Run first, double most) {
+        // Of the largest cores the coolest is told even where none holds: by how much the others are too warm is not.
+        boolean largest = family.part().core().faceArea() >= largestFace;
         List<Run> tops = new ArrayList<>();
         List<Candidate> holding = new ArrayList<>();
         for (List<Design> ladder : family.ladders()) {
             for (Design design : ladder) {
-                Run run = design == first.design() ? first : run(family, design);
-                if (design == ladder.get(0)) {
+                boolean top = design == ladder.get(0);
+                Run run = design == first.design()
+                        ? first
+                        : run(family, design, top && largest ? Double.POSITIVE_INFINITY : tooWarm(design, most));
+                if (top) {
                     tops.add(run);
                 }
                 if (run.holds(most) && run != first) {
@@ -114,7 +124,12 @@ final class FrontSearch {
 
     /** Whether it does not hold, nor anything that is sealed worse. */
     private static boolean isTooWarm(Run run, double most) {
-        return run.peak() > Math.max(most, hot(run.design())) + SLACK;
+        return run.peak() >= tooWarm(run.design(), most);
+    }
+
+    /** The peak from which on a design does not hold, nor anything that is sealed worse, K. */
+    private static double tooWarm(Design design, double most) {
+        return Math.max(most, hot(design)) + SLACK;
     }
 
     /** From which temperature of the oil on it is thin and the design's thermostat stands open, K. */
@@ -133,9 +148,9 @@ final class FrontSearch {
         asker.reached(decided.addAndGet(more));
     }
 
-    private Run run(Family family, Design design) {
+    private Run run(Family family, Design design, double untilK) {
         ask();
-        return evaluation.run(family.part(), design);
+        return evaluation.run(family.part(), design, untilK);
     }
 
     private Candidate candidate(Run run) {

@@ -63,6 +63,22 @@ public final class Simulator {
     }
 
     /**
+     * The same where a design that gets too warm is not looked at further: the session goes no further than that.
+     *
+     * @param car the car
+     * @param duty what it has to do
+     * @param demand what that asks of the engine
+     * @param design the design
+     * @param untilK oil temperature with which the session ends, K
+     * @return the session; where its peak is {@code untilK} or more, the whole one's is at least as high, and what would come after
+     *     it is 0
+     */
+    public static Session runUntil(Car car, Duty duty, DemandTrace demand, Design design, double untilK) {
+        Duty.Start start = duty.start();
+        return run(car, demand, duty.weather(), design, start.oilK(), start.coolantK(), untilK);
+    }
+
+    /**
      * How long the oil takes to get warm: the session goes no further than that.
      *
      * @param car the car
