@@ -59,6 +59,17 @@ describe('what is written', () => {
     expect(kept()).toEqual([]);
   });
 
+  it('is added by the same function whatever is on its way', async () => {
+    const there = server();
+    const { result } = outbox(there);
+    const { add, forget } = result.current;
+    act(() => add({ id: '1', text: 'drained' }));
+    await pass(0);
+    expect(there.arrived).toHaveLength(1);
+    expect(result.current.add).toBe(add);
+    expect(result.current.forget).toBe(forget);
+  });
+
   it('is kept in the browser before it is sent', () => {
     const there = server();
     there.send.mockReturnValue(new Promise(() => undefined));

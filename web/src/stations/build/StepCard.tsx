@@ -167,6 +167,14 @@ export const StepCard = memo(function StepCard(props: {
   );
 });
 
+function useSheetAtHand() {
+  const atHand = use(SheetAtHand);
+  if (!atHand) {
+    throw new Error('A step needs a sheet at hand above it');
+  }
+  return atHand;
+}
+
 function Opened(props: {
   step: SheetStep;
   state: StepState;
@@ -178,11 +186,7 @@ function Opened(props: {
   const { step, state, refusal, mine, done, mayWrite } = props;
   const { say } = usePreferences();
   const figure = useFigure();
-  const atHand = use(SheetAtHand);
-  if (!atHand) {
-    return null;
-  }
-  const { view, sheet } = atHand;
+  const { view, sheet } = useSheetAtHand();
   const reading = mine.filter((w) => w.kind === 'READING').at(-1) ?? state.reading;
   return (
     <div className="more">

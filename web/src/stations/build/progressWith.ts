@@ -15,7 +15,7 @@ export interface ProgressWith {
 }
 
 /** Whether a step is done, with what is written here and has not arrived yet. */
-export function isDone(state: StepState | undefined, waiting: readonly Entry[]): boolean {
+function isDone(state: StepState | undefined, waiting: readonly Entry[]): boolean {
   return waiting
     .filter((w) => w.on === state?.id)
     .reduce((is, w) => (w.kind === 'DONE' ? true : w.kind === 'NOT_DONE' ? false : is), state?.done !== undefined);

@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { set } from 'idb-keyval';
+import { useCallback } from 'react';
 import { newId, type Schemas } from '../../api/client';
 import { queries } from '../../api/queries';
 import { buildKey, buildWays } from '../../bench/senders';
@@ -32,11 +33,13 @@ export function useSheet(id: string, who: string): Sheet {
   const query = useQuery(queries.build(id));
   const refresh = () => void client.invalidateQueries(queries.build(id));
   const { add, ...outbox } = useOutbox<Entry>({ key: buildKey(id), ...buildWays(client, id) });
+  // The same as long as the same person writes: what is given it is not drawn anew for what is written.
+  const write = useCallback((what: Writing) => add({ ...signed(who), ...what }), [add, who]);
   return {
     view: query.data,
     error: query.error,
     ...outbox,
-    write: (what) => add({ ...signed(who), ...what }),
+    write,
     addPicture: async (picture) => {
       const at = newId();
       await set(at, picture);

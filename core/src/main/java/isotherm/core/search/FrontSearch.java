@@ -54,7 +54,8 @@ final class FrontSearch {
     Result result(ToDoubleFunction<List<Run>> likely) {
         List<Run> firsts = families.parallelStream()
                 .map(f -> {
-                    Run run = run(f, f.first(), Double.POSITIVE_INFINITY);
+                    ask();
+                    Run run = evaluation.run(f.part(), f.first());
                     decided(1);
                     return run;
                 })

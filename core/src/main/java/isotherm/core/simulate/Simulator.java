@@ -41,8 +41,7 @@ public final class Simulator {
      * @return the session
      */
     public static Session run(Car car, Duty duty, DemandTrace demand, Design design) {
-        Duty.Start start = duty.start();
-        return run(car, demand, duty.weather(), design, start.oilK(), start.coolantK());
+        return runUntil(car, duty, demand, design, Double.POSITIVE_INFINITY);
     }
 
     /**
@@ -88,15 +87,7 @@ public final class Simulator {
      * @return time until the oil first reaches it, s; infinite when it never does
      */
     public static double timeTo(Car car, Duty duty, Design design, double kelvin) {
-        Duty.Start start = duty.start();
-        return run(
-                        car,
-                        duty.demand(car.vehicle(), car.engine()),
-                        duty.weather(),
-                        design,
-                        start.oilK(),
-                        start.coolantK(),
-                        kelvin)
+        return runUntil(car, duty, duty.demand(car.vehicle(), car.engine()), design, kelvin)
                 .timeTo(kelvin);
     }
 

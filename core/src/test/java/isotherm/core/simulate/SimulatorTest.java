@@ -18,6 +18,7 @@ import isotherm.core.exchanger.CoreRating;
 import isotherm.core.fluid.Oil;
 import isotherm.core.fluid.Units;
 import isotherm.core.hydraulics.OilCircuit;
+import java.util.Arrays;
 import java.util.Optional;
 import java.util.Random;
 import java.util.stream.IntStream;
@@ -110,6 +111,27 @@ class SimulatorTest {
                         .isEqualTo(whole.timeTo(Units.kelvin(celsius)));
             }
         }
+    }
+
+    @Test
+    void aSessionThatEndsWhereItIsTooWarmIsTheWholeOneUpToThere() {
+        Duty track = DemoCars.session(6);
+        DemandTrace demand = track.demand(CAR.vehicle(), CAR.engine());
+        Design design = DemoCars.design(13, Place.GRILLE_AHEAD);
+        double[] whole = Simulator.run(CAR, track, design).oil();
+        double peak = Simulator.run(CAR, track, design).peak();
+        double tooWarm = (whole[0] + peak) / 2;
+        Session ended = Simulator.runUntil(CAR, track, demand, design, tooWarm);
+        int last = 0;
+        while (whole[last] < tooWarm) {
+            last++;
+        }
+        assertThat(ended.peak()).isEqualTo(whole[last]).isBetween(tooWarm, peak);
+        assertThat(Arrays.copyOf(ended.oil(), last + 1)).containsExactly(Arrays.copyOf(whole, last + 1));
+        assertThat(Arrays.stream(ended.oil(), last + 1, whole.length)).containsOnly(0.0);
+        assertThat(Simulator.runUntil(CAR, track, demand, design, Math.nextUp(peak))
+                        .oil())
+                .containsExactly(whole);
     }
 
     /** Else the residuals of a fit would jump where a cell takes a step more. */
