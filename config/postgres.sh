@@ -27,12 +27,13 @@ pg_dir() {
     fi
 }
 
-# pg_processes DATA: every process that works in this data directory, the database server's children too.
+# pg_processes DATA [PID]: every process that works in this data directory, the database server's children too, or whether this one does.
 pg_processes() {
-    local real at
+    local real at works
     real=$(readlink -f "$1")
-    for at in /proc/[0-9]*; do
-        if [ "$(readlink "$at/cwd" 2>/dev/null)" = "$real" ] && [ "$(basename "$(readlink "$at/exe" 2>/dev/null)")" = postgres ]; then
+    # One program looks at all of them: this is asked once a second for as long as a server runs.
+    find /proc/${2:-[0-9]*}/cwd -maxdepth 0 -printf '%h %l\n' 2>/dev/null | while read -r at works; do
+        if [ "$works" = "$real" ] && [ "$(basename "$(readlink "$at/exe" 2>/dev/null)")" = postgres ]; then
             basename "$at"
         fi
     done
@@ -43,7 +44,7 @@ pg_running() {
     local pid
     pid=$(pg_line "$1" 1) || return 1
     case $pid in '' | *[!0-9]*) return 1 ;; esac
-    case " $(pg_processes "$1" | tr '\n' ' ') " in *" $pid "*) ;; *) return 1 ;; esac
+    [ -n "$(pg_processes "$1" "$pid")" ]
 }
 
 pg_line() { # pg_line DATA N: a line of postmaster.pid
