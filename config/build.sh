@@ -105,8 +105,8 @@ share_classes() {
     # The lock is the launcher's and its server's alone.
     exec 9>&-
     local java_pid
-    nice -n 19 java -XX:ArchiveClassesAtExit="$app/isotherm.jsa.new" -Xlog:disable "$known_beans" -Dspring.context.exit=onRefresh \
-        -jar "$app/isotherm.jar" --server.port=0 >/dev/null 2>&1 &
+    nice -n 19 java -XX:ArchiveClassesAtExit="$app/isotherm.jsa.new" "${quick_compiler[@]}" -Xlog:disable "$known_beans" \
+        -Dspring.context.exit=onRefresh -jar "$app/isotherm.jar" --server.port=0 >/dev/null 2>&1 &
     java_pid=$!
     trap 'kill "$java_pid" 2>/dev/null; rm -f "$app/isotherm.jsa.new"; exit 0' TERM INT
     wait "$java_pid" || true
