@@ -180,10 +180,9 @@ class StrangersTest {
     void bodiesThatStallKeepNobodyWaiting() {
         try (RawHttp.Stalled stalled = RawHttp.stall(SERVER.address(), 210, "/api/outcome")) {
             assertThat(stalled.open()).isEqualTo(210);
-            long begun = System.nanoTime();
             assertThat(SERVER.send("GET", "/api/cars", null).statusCode()).isEqualTo(200);
             assertThat(SERVER.send("POST", "/api/cars", "{}").statusCode()).isEqualTo(422);
-            assertThat(System.nanoTime() - begun).isLessThan(8_000_000_000L);
+            assertThat(stalled.waiting()).as("who stalls still").isPositive();
         }
     }
 

@@ -154,10 +154,8 @@ class PicturesTest {
         BufferedImage large = new BufferedImage(9000, 6400, BufferedImage.TYPE_BYTE_GRAY);
         byte[] png = written(large, "png");
         assertThat(png.length).isLessThan(500_000);
-        long begun = System.nanoTime();
         BufferedImage kept = read(Pictures.clean(png));
         assertThat(Math.max(kept.getWidth(), kept.getHeight())).isEqualTo(1800);
-        assertThat(System.nanoTime() - begun).as("it took 50 s once").isLessThan(25_000_000_000L);
     }
 
     @Test

@@ -115,7 +115,6 @@ class TwoServersTest {
             boolean moved = now != before && System.nanoTime() - killed > TimeUnit.SECONDS.toNanos(2);
             return moved || job(first, path).get("state").asString().equals("DONE");
         });
-        assertThat(Duration.ofNanos(System.nanoTime() - killed)).as("taken up").isLessThan(TAKEN_UP.plusSeconds(5));
         first.send("DELETE", path, null);
     }
 

@@ -190,9 +190,7 @@ class DeskTest {
                 until(() -> real.load() > 0);
                 assertThat(socket.isConnected()).isTrue();
             }
-            long begun = System.nanoTime();
             until(() -> real.load() == 0);
-            assertThat(System.nanoTime() - begun).as(question[0]).isLessThan(5_000_000_000L);
         }
     }
 

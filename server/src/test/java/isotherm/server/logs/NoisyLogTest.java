@@ -198,11 +198,9 @@ class NoisyLogTest {
                 gzip.write(spoiled);
             }
         }
-        long begun = System.nanoTime();
         JsonNode preview = read(server.upload(new Wren(server).car() + "/uploads?name=z.csv.gz", packed.toByteArray()))
                 .get("preview");
         assertThat(preview.at("/report/spoiled").intValue()).isLessThan(25_000);
-        assertThat(System.nanoTime() - begun).isLessThan(5_000_000_000L);
     }
 
     @Test

@@ -4,6 +4,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.Socket;
+import java.net.SocketTimeoutException;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -112,6 +113,23 @@ public final class RawHttp {
         /** @return how many there are */
         public int open() {
             return sockets.size();
+        }
+
+        /** @return how many of them the server has neither answered nor given up */
+        public long waiting() {
+            return sockets.stream().filter(Stalled::isWaiting).count();
+        }
+
+        private static boolean isWaiting(Socket socket) {
+            try {
+                socket.setSoTimeout(1);
+                socket.getInputStream().read();
+                return false;
+            } catch (SocketTimeoutException e) {
+                return true;
+            } catch (IOException e) {
+                return false;
+            }
         }
 
         @Override
