@@ -3,7 +3,6 @@ package isotherm.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
@@ -117,7 +116,7 @@ class DesignsTest extends Workshop {
     }
 
     private void clean(String what) {
-        assertThat(new AxeBuilder(page).analyze().getViolations()).as(what).isEmpty();
+        assertThat(barriers(page)).as(what).isEmpty();
     }
 
     private void tabTo(String role, Pattern name) {

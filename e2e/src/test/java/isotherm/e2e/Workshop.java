@@ -2,11 +2,15 @@ package isotherm.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.deque.html.axecore.args.AxeRunOptions;
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
 import com.google.gson.JsonObject;
 import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -199,6 +203,16 @@ abstract class Workshop {
         page.mouse().down();
         page.mouse().move(x + dx, y + dy, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(10));
         page.mouse().up();
+    }
+
+    /**
+     * What keeps somebody from using a page, by axe. Only what is wrong is written down: a page and more of JSON for all that is
+     * right takes three quarters of its time. No page has frames, so that it may end where it began instead of in a page of its own.
+     */
+    static List<Rule> barriers(Page page) {
+        AxeRunOptions wrong = new AxeRunOptions();
+        wrong.setResultTypes(List.of("violations"));
+        return new AxeBuilder(page).setLegacyMode(true).options(wrong).analyze().getViolations();
     }
 
     static Pattern celsius(String prefix, double value) {
