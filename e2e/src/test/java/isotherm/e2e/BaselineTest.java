@@ -55,8 +55,7 @@ class BaselineTest extends Workshop {
 
     @Test
     void aRemedyIsTakenBackInOnePress() {
-        open(Garage.own("corvid"));
-        station("Core");
+        open(Garage.own("corvid"), "Core");
         assertThat(page.locator("main [aria-busy=true]")).hasCount(0);
         String sealing = field("Sealing").inputValue();
         findings()

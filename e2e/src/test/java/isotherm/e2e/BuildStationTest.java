@@ -53,7 +53,7 @@ class BuildStationTest extends BuildWorkshop {
         assertThat(tick("Lay out parts")).hasAttribute("aria-pressed", "true");
         look("Lay out parts");
         assertThat(step("Lay out parts")).containsText("two clips are missing");
-        assertThat(step("Lay out parts").getByRole(AriaRole.IMG)).isVisible();
+        comes(step("Lay out parts").getByRole(AriaRole.IMG));
     }
 
     @Test

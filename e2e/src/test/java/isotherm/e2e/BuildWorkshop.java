@@ -14,8 +14,7 @@ abstract class BuildWorkshop extends Workshop {
 
     @BeforeEach
     void beginBuild() {
-        open(own);
-        station("Build");
+        open(own, "Build");
         button("Begin a build of “" + own.design() + "”").click();
         button("Begin").click();
         comes(page.getByText("Say who works"));
@@ -36,11 +35,11 @@ abstract class BuildWorkshop extends Workshop {
     void look(String beginning) {
         Locator closed = step(beginning).locator("button[aria-expanded=false]");
         Locator open = step(beginning).locator("button[aria-expanded=true]");
-        assertThat(closed.or(open)).isVisible();
+        comes(closed.or(open));
         if (!open.isVisible()) {
             closed.click();
         }
-        assertThat(open).isVisible();
+        comes(open);
     }
 
     Locator tick(String beginning) {

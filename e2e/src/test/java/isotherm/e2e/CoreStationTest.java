@@ -18,14 +18,13 @@ class CoreStationTest extends Workshop {
 
     @BeforeEach
     void openCore() {
-        open(corvid);
-        station("Core");
+        open(corvid, "Core");
         assertThat(field("Rows")).hasValue("10");
     }
 
     @Test
     void makeFinishAndThermostatShowTheirConsequence() {
-        assertThat(ruleMark("Peak")).isVisible();
+        comes(ruleMark("Peak"));
         unfold("Make and finish");
         for (String[] choice : new String[][] {
             {"Construction", "Bar and plate"},
@@ -69,7 +68,7 @@ class CoreStationTest extends Workshop {
         button(Pattern.compile("^Take 19 × 280 mm, Tarn & Fell")).click();
         assertThat(field("Rows")).hasValue("19");
         assertThat(field("Finned width")).hasValue("280");
-        assertThat(page.getByText("per kW")).isVisible();
+        comes(page.getByText("per kW"));
 
         button("Cores to buy…").click();
         button("Own entry…").click();
@@ -90,9 +89,8 @@ class CoreStationTest extends Workshop {
                         "list.csv",
                         "text/csv",
                         "maker,number,price\nTarn & Fell,TF13-210,99\nNobody,X,5\n".getBytes(StandardCharsets.UTF_8)));
-        assertThat(page.getByText("0 new, 1 changed, 0 as before, 1 cannot be taken"))
-                .isVisible();
-        assertThat(page.getByText("Line 3")).isVisible();
+        comes(page.getByText("0 new, 1 changed, 0 as before, 1 cannot be taken"));
+        comes(page.getByText("Line 3"));
         button("Cancel").click();
         page.keyboard().press("Escape");
         assertThat(sheet("Cores to buy")).isHidden();
@@ -104,16 +102,16 @@ class CoreStationTest extends Workshop {
         button("Search the whole catalogue").click();
         Locator progress =
                 page.getByRole(AriaRole.PROGRESSBAR, new Page.GetByRoleOptions().setName("Designs looked at"));
-        assertThat(progress).isVisible();
+        comes(progress);
         button("Stop").click();
-        assertThat(page.getByText("It was stopped")).isVisible();
-        assertThat(button("Search the whole catalogue")).isVisible();
+        comes(page.getByText("It was stopped"));
+        comes(button("Search the whole catalogue"));
     }
 
     @Test
     void theColdRoadStandsBesideTheHotSession() {
         Locator cold = page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^Cold road")));
-        assertThat(cold).isVisible();
+        comes(cold);
         String before = cold.getAttribute("aria-label");
         toggle("Thermostat");
         assertThat(cold).not().hasAttribute("aria-label", before);

@@ -17,14 +17,13 @@ class DesignsTest extends Workshop {
 
     @Test
     void aCopyIsComparedNamedShownOnTheRuleAndRemoved() {
-        open(corvid);
-        station("Core");
+        open(corvid, "Core");
         act("More about this design", "Copy…");
         page.getByLabel("Name of the copy").fill(corvid.design() + " with more");
         button("Copy").click();
         assertThat(button(Pattern.compile("Design$")).first()).containsText(corvid.design() + " with more");
         // The one that it was copied from stands on the rule.
-        assertThat(ruleMark("The other")).isVisible();
+        comes(ruleMark("The other"));
         set("Rows", "25");
         saved();
         button("Compare").click();
@@ -69,7 +68,7 @@ class DesignsTest extends Workshop {
         open(corvid);
         for (String station : new String[] {"Duty", "Core", "Place", "Plumb"}) {
             station(station);
-            assertThat(ruleMark("Peak")).isVisible();
+            comes(ruleMark("Peak"));
             assertThat((Boolean) page.evaluate("document.documentElement.scrollHeight <= innerHeight"
                             + " && document.documentElement.scrollWidth <= innerWidth"))
                     .as(station)
@@ -85,18 +84,18 @@ class DesignsTest extends Workshop {
             button("Dark theme").click();
         }
         button("Fit Skerry Moor, before").click();
-        assertThat(table("What was learned")).isVisible();
+        comes(table("What was learned"));
         clean("fit");
         page.keyboard().press("Escape");
         act("More about Skerry Moor, before", "Show it");
-        assertThat(button("Zoom in")).isVisible();
+        comes(button("Zoom in"));
         clean("log");
         button("Close").click();
         act("More about this car", "New car");
         answer("nearest", "Hot hatch");
         answer("show today", "A temperature on the dash");
         unfold("Figures that it starts from");
-        assertThat(table("Figures of this class")).isVisible();
+        comes(table("Figures of this class"));
         assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Measure next")))
                 .containsText("after it within");
         clean("start");
@@ -104,10 +103,9 @@ class DesignsTest extends Workshop {
         button("Units").click();
         clean("units");
         button("Done").click();
-        open(corvid);
-        station("Core");
+        open(corvid, "Core");
         button("Cores to buy…").click();
-        assertThat(table("Cores")).isVisible();
+        comes(table("Cores"));
         clean("catalogue");
         button("Close").click();
         button("Compare").click();
@@ -211,7 +209,7 @@ class DesignsTest extends Workshop {
         var inert = page.locator("#root[inert]");
         assertThat(inert).hasCount(0);
         button("Files").click();
-        assertThat(sheet("Files")).isVisible();
+        comes(sheet("Files"));
         assertThat(inert).hasCount(1);
         for (int i = 0; i < 12; i++) {
             page.keyboard().press("Tab");

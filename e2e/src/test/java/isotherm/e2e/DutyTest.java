@@ -22,7 +22,7 @@ class DutyTest extends Workshop {
     @Test
     void aLapIsEditedByPointerByKeysAndByNumbers() {
         ownDuty("New: laps of a circuit", "A track session");
-        assertThat(slider("Point 2 of the lap")).isVisible();
+        comes(slider("Point 2 of the lap"));
         slider("Point 2 of the lap").focus();
         page.keyboard().press("ArrowUp");
         page.keyboard().press("ArrowUp");
@@ -34,7 +34,7 @@ class DutyTest extends Workshop {
         assertThat(field("Speed at point 2")).hasValue(Pattern.compile("^([7-9]\\d|1[0-5]\\d|160)$"));
         set("Speed at point 2", "150");
         button("Add point").click();
-        assertThat(slider("Point 6 of the lap")).isVisible();
+        comes(slider("Point 6 of the lap"));
         // The verdict's length moves what stands below it.
         assertThat(verdict()).hasAttribute("aria-busy", "false");
         button("Remove this point").click();
@@ -50,7 +50,7 @@ class DutyTest extends Workshop {
     @Test
     void aClimbIsShapedSlopeBySlopeAndTheOilFollows() {
         ownDuty("New: a climb", "A climb");
-        assertThat(ruleMark("Peak")).isVisible();
+        comes(ruleMark("Peak"));
         String before = ruleMark("Peak").getAttribute("aria-label");
         slider("Top of the climb").focus();
         set("Grade of slope 2", "12");
@@ -90,7 +90,7 @@ class DutyTest extends Workshop {
         toggle("By viscosity index");
         set("Viscosity index", "155");
         saved();
-        assertThat(ruleMark("Peak")).isVisible();
+        comes(ruleMark("Peak"));
         act("More about this car", "Remove this car…");
         button("Remove the car").click();
         assertThat(button(Pattern.compile("Car$")).first()).not().containsText("Oil test");
@@ -129,7 +129,7 @@ class DutyTest extends Workshop {
         open(corvid.car(), "As it is today");
         bringIn("baseline.csv", baseline());
         Locator sheet = sheet("Import baseline.csv");
-        assertThat(sheet).isVisible();
+        comes(sheet);
         // The speed's name is not known: the preview says so, and a person corrects it.
         assertThat(button(Pattern.compile("Column Tempo holds"))).containsText("not read");
         choose("Column Tempo holds", "Road speed");
@@ -141,10 +141,9 @@ class DutyTest extends Workshop {
         assertThat(table("Logs")).containsText("baseline");
 
         act("More about baseline", "Show it");
-        assertThat(page.getByRole(
-                        AriaRole.IMG,
-                        new com.microsoft.playwright.Page.GetByRoleOptions().setName(Pattern.compile("^The log from"))))
-                .isVisible();
+        comes(page.getByRole(
+                AriaRole.IMG,
+                new com.microsoft.playwright.Page.GetByRoleOptions().setName(Pattern.compile("^The log from"))));
         button("Zoom in").click();
         button("All of it").click();
         button("Close").click();
@@ -165,7 +164,7 @@ class DutyTest extends Workshop {
 
         act("More about baseline", "Make a duty of it");
         assertThat(page).hasURL(Pattern.compile("duty="));
-        assertThat(field("Oil at its start")).isVisible();
+        comes(field("Oil at its start"));
         act("More about this duty", "Remove…");
         answersTake(1500);
         button("Remove it").click();
@@ -174,19 +173,18 @@ class DutyTest extends Workshop {
         answersTake(0);
         act("More about baseline", "Remove…");
         button("Remove it").click();
-        assertThat(page.getByText("None yet. A baseline log")).isVisible();
+        comes(page.getByText("None yet. A baseline log"));
     }
 
     @Test
     void whatIsNoLogIsRefusedInWordsAndNothingIsLost() {
         open(corvid);
         bringIn("empty.csv", "\n");
-        assertThat(page.getByText("This file is empty")).isVisible();
+        comes(page.getByText("This file is empty"));
         bringIn("odd.csv", "a,b\n1,2\n2,3\n");
         button("Keep this log").click();
-        assertThat(page.getByText("No column holds anything that is known here").first())
-                .isVisible();
+        comes(page.getByText("No column holds anything that is known here").first());
         button("Cancel").click();
-        assertThat(field("Flying laps")).isVisible();
+        comes(field("Flying laps"));
     }
 }

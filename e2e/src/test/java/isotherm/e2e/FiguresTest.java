@@ -88,7 +88,7 @@ class FiguresTest extends Workshop {
         }
         if (button("Compare").count() > 0) {
             button("Compare").click();
-            assertThat(table("Designs against duties")).isVisible();
+            comes(table("Designs against duties"));
             allOpen(car + ", Compare", pressed);
         }
         for (String mark : List.of("Air", "Limit", "Peak", "Plateau", "Coolant")) {
@@ -100,8 +100,7 @@ class FiguresTest extends Workshop {
 
     @Test
     void whatMovesAFigureLeadsToItsField() {
-        open(Garage.unmeasured("corvid"));
-        station("Core");
+        open(Garage.unmeasured("corvid"), "Core");
         settled();
         for (Map.Entry<String, String> way : Map.of(
                         "Rows", "Rows",
@@ -133,18 +132,18 @@ class FiguresTest extends Workshop {
         station("Core");
         arrived("Core");
         settled();
-        assertThat(button(Pattern.compile("^Try: ")).first()).isVisible();
+        comes(button(Pattern.compile("^Try: ")).first());
         assertThat(barriers(page)).isEmpty();
         // By keyboard, and back to where it was opened.
         Locator figure = page.locator("dd [data-figure=CORE_HEAT]");
         figure.focus();
         page.keyboard().press("Enter");
-        assertThat(table("Inputs")).isVisible();
+        comes(table("Inputs"));
         assertThat(barriers(page)).isEmpty();
         page.keyboard().press("Escape");
         assertThat(figure).isFocused();
         button("About this station").click();
-        assertThat(page.getByText("Decided here: rows")).isVisible();
+        comes(page.getByText("Decided here: rows"));
         assertThat(barriers(page)).isEmpty();
     }
 
@@ -154,7 +153,7 @@ class FiguresTest extends Workshop {
         arrived("Duty");
         settled();
         verdict().locator("[data-figure=PEAK]").first().click();
-        assertThat(table("Inputs")).isVisible();
+        comes(table("Inputs"));
         assertThat(explanation()).not().containsText("for another case");
         page.keyboard().press("Escape");
         verdict().locator("[data-figure=TARGET]").first().click();
@@ -171,8 +170,7 @@ class FiguresTest extends Workshop {
 
     @Test
     void oneStepIsTriedByAPressAndTakenBackByAnother() {
-        open(Garage.own("corvid"));
-        station("Core");
+        open(Garage.own("corvid"), "Core");
         settled();
         String before = field("Rows").inputValue();
         String peak = ruleMark("Peak").getAttribute("aria-label");
@@ -203,14 +201,14 @@ class FiguresTest extends Workshop {
         page.setViewportSize(1280, 800);
         Locator beside = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Beside it"));
         beside.evaluate("e => e.scrollTo(0, 400)");
-        assertThat(button("Open the thermal rule ▾")).isVisible();
-        assertThat(ruleMark("Peak")).isVisible();
+        comes(button("Open the thermal rule ▾"));
+        comes(ruleMark("Peak"));
         button("Open the thermal rule ▾").click();
         assertThat(button("Open the thermal rule ▾")).hasCount(0);
-        assertThat(ruleMark("Peak")).isVisible();
+        comes(ruleMark("Peak"));
         beside.evaluate("e => e.scrollTo(0, 0)");
         beside.evaluate("e => e.scrollTo(0, 400)");
-        assertThat(button("Open the thermal rule ▾")).isVisible();
+        comes(button("Open the thermal rule ▾"));
         beside.evaluate("e => e.scrollTo(0, 0)");
         assertThat(button("Open the thermal rule ▾")).hasCount(0);
     }

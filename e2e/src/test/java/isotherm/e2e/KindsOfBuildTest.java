@@ -50,10 +50,10 @@ class KindsOfBuildTest extends PhoneWorkshop {
         withFactoryCooler();
         page.navigate("/cars/" + own.id() + "/core");
         open("As it is today");
-        assertThat(page.getByText("Factory air cooler in this design")).isVisible();
+        comes(page.getByText("Factory air cooler in this design"));
         button(kind).tap();
         station("Build");
-        assertThat(page.getByText(stays)).isVisible();
+        comes(page.getByText(stays));
         begin();
         JsonNode steps = build().at("/build/steps");
         List<String> what = steps.findValuesAsString("what");
@@ -97,7 +97,7 @@ class KindsOfBuildTest extends PhoneWorkshop {
         Locator leak = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(Pattern.compile("^Leak: ")));
         assertThat(leak).containsText("The work waits until it is dry");
         for (int i = 0; i < 6; i++) {
-            assertThat(leak.getByRole(AriaRole.NOTE)).isVisible();
+            comes(leak.getByRole(AriaRole.NOTE));
             Locator torque = leak.getByLabel(Pattern.compile("^Torque used at the leak"));
             if (torque.count() > 0) {
                 torque.fill("33");
@@ -124,13 +124,13 @@ class KindsOfBuildTest extends PhoneWorkshop {
         button("Bolt of A").tap();
         button("M8").tap();
         button("Add to A").tap();
-        assertThat(page.getByLabel("Mark A1").first()).isVisible();
+        comes(page.getByLabel("Mark A1").first());
         Locator bolt = button("Back on: bolt M8");
         assertThat(bolt).isDisabled();
         button("Back on: bumper cover").tap();
         assertThat(bolt).isEnabled();
         bolt.tap();
-        assertThat(page.getByText("All is back on.")).isVisible();
+        comes(page.getByText("All is back on."));
     }
 
     @Test

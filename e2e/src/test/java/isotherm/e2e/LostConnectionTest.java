@@ -34,7 +34,7 @@ class LostConnectionTest extends PhoneWorkshop {
         page.keyboard().press("Escape");
         begin();
         keeps();
-        assertThat(next()).isVisible();
+        comes(next());
         List<String> ids = StreamSupport.stream(build().at("/build/steps").spliterator(), false)
                 .map(s -> s.get("id").stringValue())
                 .toList();
@@ -50,7 +50,7 @@ class LostConnectionTest extends PhoneWorkshop {
             if (i == third + 4) {
                 // The phone was dropped and its page is opened again, in the middle of nowhere.
                 page.reload();
-                assertThat(next()).isVisible();
+                comes(next());
             }
             if (i == 2 * third) {
                 assertThat(written("DONE", "on"))
@@ -93,15 +93,15 @@ class LostConnectionTest extends PhoneWorkshop {
         next().getByText("Write a note").tap();
         text("Note").fill("Clamp was loose");
         text("Note").press("Enter");
-        assertThat(next().getByText("Clamp was loose")).isVisible();
+        comes(next().getByText("Clamp was loose"));
         ByteArrayOutputStream png = new ByteArrayOutputStream();
         ImageIO.write(new BufferedImage(60, 40, BufferedImage.TYPE_INT_RGB), "png", png);
         next().locator("input[type=file]").setInputFiles(new FilePayload("joint.png", "image/png", png.toByteArray()));
-        assertThat(next().getByRole(AriaRole.IMG)).isVisible();
+        comes(next().getByRole(AriaRole.IMG));
         unfold("All steps");
         text("Came off: what").fill("horn");
         text("Came off: what").press("Enter");
-        assertThat(page.getByLabel("Mark A").first()).isVisible();
+        comes(page.getByLabel("Mark A").first());
     }
 
     private void picturesArrived() {
@@ -127,7 +127,7 @@ class LostConnectionTest extends PhoneWorkshop {
         atBuild();
         begin();
         keeps();
-        assertThat(next()).isVisible();
+        comes(next());
         Random random = new Random(100);
         List<String> expected = new ArrayList<>();
         for (int cut = 0; cut < CUTS; cut++) {
@@ -141,7 +141,7 @@ class LostConnectionTest extends PhoneWorkshop {
             }
             if (random.nextInt(25) == 0) {
                 page.reload();
-                assertThat(next()).isVisible();
+                comes(next());
             }
             connection(random.nextBoolean());
         }
@@ -156,10 +156,10 @@ class LostConnectionTest extends PhoneWorkshop {
         atBuild();
         begin();
         keeps();
-        assertThat(next()).isVisible();
+        comes(next());
         unfold("All steps");
         button("Off: undertray").tap();
-        assertThat(page.getByLabel("Mark A").first()).isVisible();
+        comes(page.getByLabel("Mark A").first());
         arrived();
         connection(false);
         button("Was not taken off: undertray").tap();
@@ -175,7 +175,7 @@ class LostConnectionTest extends PhoneWorkshop {
         Locator told = page.getByRole(AriaRole.ALERT).filter(new Locator.FilterOptions().setHasText("Not taken"));
         assertThat(told).containsText("This is not on the list of what came off");
         page.reload();
-        assertThat(told).isVisible();
+        comes(told);
         button("I have read it").tap();
         assertThat(told).hasCount(0);
     }

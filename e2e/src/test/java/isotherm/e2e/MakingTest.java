@@ -68,12 +68,12 @@ class MakingTest extends Workshop {
         item.getByLabel("Photo of condenser")
                 .setInputFiles(new FilePayload("horn.png", "image/png", png.toByteArray()));
         Locator photo = item.getByAltText("Photo of condenser");
-        assertThat(photo).isVisible();
+        comes(photo);
         assertThat(photo).hasJSProperty("naturalWidth", 40);
         saved();
         page.reload();
         unfold("What moves or is cut");
-        assertThat(region("condenser").getByAltText("Photo of condenser")).isVisible();
+        comes(region("condenser").getByAltText("Photo of condenser"));
     }
 
     @Test
@@ -81,7 +81,7 @@ class MakingTest extends Workshop {
         station("Plumb");
         toggle("View in space");
         Locator space = region("In space");
-        assertThat(space.locator("canvas")).isVisible();
+        comes(space.locator("canvas"));
         Locator feed = space.getByRole(
                 AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("feed").setExact(true));
         feed.click();
@@ -103,8 +103,7 @@ class MakingTest extends Workshop {
         page.waitForTimeout(400);
         assertThat(space.locator("canvas").screenshot()).as("turned").isNotEqualTo(before);
         toggle("View in space");
-        assertThat(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("The engine bay to scale")))
-                .isVisible();
+        comes(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("The engine bay to scale")));
     }
 
     @Test
@@ -137,7 +136,7 @@ class MakingTest extends Workshop {
         unfold("Beside the filter");
         button("Add dipstick").click();
         Locator dipstick = region("dipstick");
-        assertThat(dipstick).isVisible();
+        comes(dipstick);
         set("Clock angle", "170");
         assertThat(region("Fit of the takeoff")).containsText("Port towards dipstick");
         button("Remove dipstick").click();

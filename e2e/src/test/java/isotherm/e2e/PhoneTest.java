@@ -61,10 +61,8 @@ class PhoneTest extends Workshop {
         assertThat(next().getByRole(AriaRole.NOTE)).containsText("A car on a jack alone kills");
         assertThat(next().locator("input[type=file]")).hasAttribute("capture", "environment");
         unfold("All steps");
-        assertThat(page.getByRole(
-                        AriaRole.BUTTON,
-                        new Page.GetByRoleOptions().setName(Pattern.compile("^Not done: Lay out parts"))))
-                .isVisible();
+        comes(page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Not done: Lay out parts"))));
     }
 
     @Test
@@ -77,8 +75,8 @@ class PhoneTest extends Workshop {
         unfold("All steps");
         button("Off: bumper cover").click();
         button("Off: undertray").click();
-        assertThat(page.getByLabel("Mark A").first()).isVisible();
-        assertThat(page.getByLabel("Mark B").first()).isVisible();
+        comes(page.getByLabel("Mark A").first());
+        comes(page.getByLabel("Mark B").first());
         assertThat(button("Off: bumper cover")).hasCount(0);
         button("Back on: undertray").click();
         assertThat(button("Back on: undertray")).hasAttribute("aria-pressed", "true");

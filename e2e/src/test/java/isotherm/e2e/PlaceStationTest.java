@@ -19,9 +19,8 @@ class PlaceStationTest extends Workshop {
 
     @BeforeEach
     void openPlace() {
-        open(corvid);
-        station("Place");
-        assertThat(front()).isVisible();
+        open(corvid, "Place");
+        comes(front());
     }
 
     private Locator front() {
@@ -90,7 +89,7 @@ class PlaceStationTest extends Workshop {
     void whatIsSetByHandIsSaidToDifferFromTheDrawing() {
         unfold("Airflow assumptions");
         set("Sealing", "80");
-        assertThat(page.getByText("Set by hand: not what the drawing says.")).isVisible();
+        comes(page.getByText("Set by hand: not what the drawing says."));
         button("Take what the drawing says").click();
         assertThat(field("Sealing")).hasValue("45");
     }
@@ -134,7 +133,7 @@ class PlaceStationTest extends Workshop {
         choose("Body", "Low sports car, one mouth");
         button("Draw the nose").click();
         button("Put the core into the nose").click();
-        assertThat(front()).isVisible();
+        comes(front());
         assertThat(figures()).containsText("Opening that feeds it");
         saved();
         act("More about this car", "Remove this car…");
@@ -169,18 +168,16 @@ class PlaceStationTest extends Workshop {
 
     @Test
     void theAirIsReckonedFromAssumptionsThenOpeningsThenTheWholeNose() {
-        open(Garage.unmeasured("wren"));
-        station("Place");
-        assertThat(page.getByText("The air rests on typed assumptions:")).isVisible();
-        assertThat(field("Sealing")).isVisible();
+        open(Garage.unmeasured("wren"), "Place");
+        comes(page.getByText("The air rests on typed assumptions:"));
+        comes(field("Sealing"));
         button("Only its openings").click();
         button("Put the core into the nose").click();
-        assertThat(page.getByText("The air rests on openings and core by tape."))
-                .isVisible();
+        comes(page.getByText("The air rests on openings and core by tape."));
         assertThat(figures()).containsText("0 %");
         unfold("Front-end measurements");
         button("One part more").click();
-        assertThat(page.getByText("The air rests on the whole nose by tape.")).isVisible();
+        comes(page.getByText("The air rests on the whole nose by tape."));
         saved();
     }
 }

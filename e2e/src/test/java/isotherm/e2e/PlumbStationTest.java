@@ -26,8 +26,7 @@ class PlumbStationTest extends Workshop {
 
     @BeforeEach
     void openPlumb() {
-        open(corvid);
-        station("Plumb");
+        open(corvid, "Plumb");
         assertThat(cutRow()).containsText("mm ±");
     }
 
@@ -74,7 +73,7 @@ class PlumbStationTest extends Workshop {
         String before = cutRow().textContent();
         unfold("Way-points");
         button("Point for the feed").click();
-        assertThat(wayPoint("above")).isVisible();
+        comes(wayPoint("above"));
         assertThat(cutRow()).containsText("mm ±");
         drag(wayPoint("above"), -14, 6);
         assertThat(cutRow()).not().hasText(before);
@@ -100,8 +99,7 @@ class PlumbStationTest extends Workshop {
         set("feed 1 across", "0");
         set("up", "450");
         set("back", "700");
-        assertThat(page.getByText(Pattern.compile("No way for the feed: engine block in the way")))
-                .isVisible();
+        comes(page.getByText(Pattern.compile("No way for the feed: engine block in the way")));
         button("Take the last out").click();
         assertThat(page.getByText(Pattern.compile("No way for the feed"))).hasCount(0);
     }
@@ -165,8 +163,7 @@ class PlumbStationTest extends Workshop {
         unfold("Accumulator, filters");
         button("Add accessory").click();
         assertThat(oil).not().hasText(before);
-        assertThat(page.getByText(Pattern.compile("stays under pressure when the engine stands")))
-                .isVisible();
+        comes(page.getByText(Pattern.compile("stays under pressure when the engine stands")));
         unfold("Fittings, feed");
         assertThat(table("Joints of the feed")).containsText("O-ring under the shoulder");
         choose("Core’s ports", "BSPP");
@@ -253,6 +250,6 @@ class PlumbStationTest extends Workshop {
     void aDesignWithoutACoolerBeginsOneHere() {
         choose("Design", "As it is today");
         button("Add a core").click();
-        assertThat(field("Feed wire")).isVisible();
+        comes(field("Feed wire"));
     }
 }

@@ -25,20 +25,19 @@ class ProveAndCareTest extends Workshop {
         assertThat(proof()).containsText(Pattern.compile("ran [\\d.]+ °C cooler \\([\\d.]+ °C to [\\d.]+ °C\\)"));
         assertThat(table("Brought to the first day")).containsText("Difference");
         assertThat(table("What was read")).containsText("Drop over the core");
-        assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("The mean laps before and after")))
-                .isVisible();
+        comes(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("The mean laps before and after")));
         // Each log knows the design that was driven.
         assertThat(button(Pattern.compile("Design in it then$")).first()).containsText("As it is today");
         assertThat(button(Pattern.compile("Design in it now$")).first()).containsText("As it was fitted");
         choose("Design in it now", "First choice, 10 rows");
-        assertThat(page.getByText("look whether this design was in it")).isVisible();
+        comes(page.getByText("look whether this design was in it"));
         assertThat(barriers(page)).isEmpty();
         choose("Before", "Skerry Moor, after");
-        assertThat(page.getByText("Before and after are the same log")).isVisible();
+        comes(page.getByText("Before and after are the same log"));
         choose("After", "Skerry Moor, before");
         assertThat(proof()).containsText("It runs hotter");
         button("What the second log teaches…").click();
-        assertThat(sheet("What “Skerry Moor, before” says")).isVisible();
+        comes(sheet("What “Skerry Moor, before” says"));
     }
 
     @Test
@@ -50,7 +49,7 @@ class ProveAndCareTest extends Workshop {
         Pattern peak = Pattern.compile("Peak predicted ([\\d.]+) °C");
         String untaught = found(peak, after.textContent());
         button("What the second log teaches…").click();
-        assertThat(table("What was learned")).isVisible();
+        comes(table("What was learned"));
         button("Use it in the car’s model").click();
         assertThat(after).containsText("Before a log taught the model: " + untaught + " °C");
         saved();
@@ -73,15 +72,14 @@ class ProveAndCareTest extends Workshop {
     @Test
     void whatIsWrittenInTheCareBookWithoutAConnectionArrivesWhenItIsBack() {
         Garage.Own own = Garage.own("plumb");
-        open(own);
-        station("Care");
+        open(own, "Care");
         Locator who = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Your name"));
         who.fill("Ada");
         who.press("Enter");
         page.context().setOffline(true);
         set("Odometer", "91000");
         button("Save odometer reading").click();
-        assertThat(page.getByText("an entry is kept here")).isVisible();
+        comes(page.getByText("an entry is kept here"));
         assertThat(table("The care book")).containsText("91000 km");
         assertThat(table("The care book")).containsText("waits");
         page.context().setOffline(false);
@@ -93,13 +91,12 @@ class ProveAndCareTest extends Workshop {
     @Test
     void whatHappensMakesTasksDueAndWhatIsDoneIsKept() {
         Garage.Own own = Garage.own("plumb");
-        open(own);
-        station("Care");
-        assertThat(page.getByText("Care begins with the first build")).isVisible();
+        open(own, "Care");
+        comes(page.getByText("Care begins with the first build"));
         station("Build");
         button("Begin a build of “" + own.design() + "”").click();
         button("Begin").click();
-        assertThat(page.getByText("Say who works")).isVisible();
+        comes(page.getByText("Say who works"));
         station("Care");
         Locator who = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Your name"));
         who.fill("Ada");
@@ -109,7 +106,7 @@ class ProveAndCareTest extends Workshop {
         assertThat(joints).containsText("Later");
         set("Odometer", "84000");
         button("Save odometer reading").click();
-        assertThat(page.getByText("at 84000 km now")).isVisible();
+        comes(page.getByText("at 84000 km now"));
         choose("Something happened", "First drive after the build");
         button("Record for today").click();
         assertThat(joints).containsText("Due");

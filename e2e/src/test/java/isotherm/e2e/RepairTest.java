@@ -42,8 +42,7 @@ class RepairTest extends Workshop {
         duty.put("name", "Desert day").put("ambientC", 900);
         stored.addPart(Kind.DUTY, UUID.randomUUID(), UUID.fromString(corvid.id()), duty.toString());
         open(corvid);
-        assertThat(page.getByText("One document of this car cannot be used as saved."))
-                .isVisible();
+        comes(page.getByText("One document of this car cannot be used as saved."));
         button("Show what is wrong…").click();
         assertThat(toRepair().first()).containsText("Duty: Desert day");
         assertThat(toRepair().first()).containsText("900 °C is outside -40 to 55 °C");

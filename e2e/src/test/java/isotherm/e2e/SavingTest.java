@@ -25,7 +25,7 @@ class SavingTest {
     private Page open(BrowserContext browser) {
         Page page = browser.newPage();
         page.navigate("/cars/" + corvid.id() + "/core");
-        assertThat(rows(page)).isVisible();
+        Workshop.comes(rows(page));
         return page;
     }
 

@@ -41,8 +41,7 @@ class SliceTest extends Workshop {
         assertThat(Math.round(after.figures().peakC()))
                 .isNotEqualTo(Math.round(before.figures().peakC()));
 
-        open(corvid);
-        station("Core");
+        open(corvid, "Core");
         assertThat(ruleMark("Peak"))
                 .hasAccessibleName(celsius("^Peak", before.figures().peakC()));
         assertThat(findings()).containsText(said(before));
@@ -71,8 +70,7 @@ class SliceTest extends Workshop {
 
     @Test
     void rowsCanBeDragged() {
-        open(corvid);
-        station("Core");
+        open(corvid, "Core");
         Locator thumb = page.getByRole(
                 AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Rows").setExact(true));
         var box = page.locator(".thumb").boundingBox();
@@ -103,9 +101,8 @@ class SliceTest extends Workshop {
 
     @Test
     void theHandleOnTheMapMovesTheDesignByKeysAndByPointer() {
-        open(corvid);
-        station("Core");
-        assertThat(mapHandle()).isVisible();
+        open(corvid, "Core");
+        comes(mapHandle());
         mapHandle().focus();
         for (int i = 0; i < 3; i++) {
             page.keyboard().press("ArrowRight");
@@ -135,8 +132,7 @@ class SliceTest extends Workshop {
 
     @Test
     void theCorvidIsMendedByTheRemedyOfItsFinding() {
-        open(corvid);
-        station("Core");
+        open(corvid, "Core");
         var remedy = corvid(10).findings().get(0).remedy();
         assertThat(findings()).containsText("above its target of");
         findings()
@@ -156,8 +152,7 @@ class SliceTest extends Workshop {
         Garage.Own under = Garage.own("hauler");
         CaseDocument asked = DocumentReader.read(Examples.read("hauler"), CaseDocument.class);
         OutcomeDocument before = Solver.solve(asked);
-        open(under);
-        station("Place");
+        open(under, "Place");
         assertThat(findings()).containsText("above its target of");
         toggle("Fan");
         assertThat(findings()).not().containsText("above its target of");
@@ -204,11 +199,10 @@ class SliceTest extends Workshop {
 
     @Test
     void aWrongEntrySaysItsRangeAndLosesNothing() {
-        open(corvid);
-        station("Core");
+        open(corvid, "Core");
         field("Rows").fill("900");
         field("Rows").press("Enter");
-        assertThat(page.getByText("Rows: 900 is outside 2 to 60")).isVisible();
+        comes(page.getByText("Rows: 900 is outside 2 to 60"));
         assertThat(field("Rows")).hasValue("900");
         field("Rows").press("Escape");
         assertThat(field("Rows")).hasValue("10");
@@ -216,8 +210,7 @@ class SliceTest extends Workshop {
 
     @Test
     void unitsSwitchAndEitherMayBeTyped() {
-        open(corvid);
-        station("Core");
+        open(corvid, "Core");
         button("Units").click();
         choose("Temperatures in", "°F");
         button("Done").click();
@@ -265,9 +258,9 @@ class SliceTest extends Workshop {
         }
         for (String station : new String[] {"Duty", "Core", "Place", "Plumb", "Build", "Care"}) {
             station(station);
-            assertThat(ruleMark("Peak")).isVisible();
+            comes(ruleMark("Peak"));
             if (station.equals("Core")) {
-                assertThat(mapHandle()).isVisible();
+                comes(mapHandle());
             }
             assertThat(barriers(page)).as(station + " on " + theme + " paper").isEmpty();
         }

@@ -57,8 +57,9 @@ class SteadyTest extends Workshop {
         page.emulateMedia(new Page.EmulateMediaOptions().setReducedMotion(ReducedMotion.NO_PREFERENCE));
         open(Garage.own("corvid"));
         assertThat(page.locator("main [aria-busy=true]")).hasCount(0);
+        page.waitForFunction("() => " + LONGEST_COLUMN + " !== undefined");
         page.evaluate("() => " + LONGEST_COLUMN + ".scrollTo({ top: 100000, behavior: 'smooth' })");
-        assertThat(button("Open the thermal rule ▾")).isVisible();
+        comes(button("Open the thermal rule ▾"));
         Number left = (Number) page.evaluate(
                 "() => { const c = " + LONGEST_COLUMN + "; return c.scrollHeight - c.clientHeight - c.scrollTop; }");
         assertThat(left.doubleValue()).as("px to its end").isBetween(-2.0, 2.0);
@@ -69,6 +70,7 @@ class SteadyTest extends Workshop {
     void whatIsReadStaysWhereItIsWhenTheRuleFolds(double share) {
         open(Garage.own("corvid"));
         assertThat(page.locator("main [aria-busy=true]")).hasCount(0);
+        page.waitForFunction("() => " + LONGEST_COLUMN + " !== undefined");
         List<?> moved = (List<?>) page.evaluate(SCROLLED, share);
         assertThat(moved.get(1)).as("the rule has folded").isEqualTo(true);
         assertThat(((Number) moved.get(0)).doubleValue()).as("moved by, px").isBetween(-1.0, 1.0);
@@ -83,7 +85,7 @@ class SteadyTest extends Workshop {
         page.addInitScript(WATCH);
         answersTake(300);
         page.navigate(at);
-        assertThat(page.locator(".station h2").first()).isVisible();
+        comes(page.locator(".station h2").first());
         assertThat(page.locator("main [aria-busy=true]")).hasCount(0);
         assertThat(page.evaluate("() => PerformanceObserver.supportedEntryTypes.includes('layout-shift')"))
                 .as("this browser can tell")

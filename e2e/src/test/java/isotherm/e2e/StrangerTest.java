@@ -128,7 +128,7 @@ class StrangerTest extends Workshop {
         reads(verdict());
         pressed();
         station("Core");
-        assertThat(findings().getByRole(AriaRole.LISTITEM).first()).isVisible();
+        comes(findings().getByRole(AriaRole.LISTITEM).first());
         reads(findings());
 
         pressed();
@@ -187,7 +187,7 @@ class StrangerTest extends Workshop {
         // What a station needs from elsewhere is begun there, and the station goes on with it.
         station("Build");
         button("Add a core").click();
-        assertThat(button("Preview this build…")).isVisible();
+        comes(button("Preview this build…"));
         station("Care");
         assertThat(page.locator(".station")).containsText("What is due");
     }
@@ -216,7 +216,7 @@ class StrangerTest extends Workshop {
     @Test
     void byKeyboardAloneFromTheFirstQuestionToACar() {
         start();
-        assertThat(page.getByText("Hot hatch, turbocharged")).isVisible();
+        comes(page.getByText("Hot hatch, turbocharged"));
         page.getByRole(AriaRole.RADIO).first().focus();
         page.keyboard().press("ArrowDown");
         assertThat(answer()).containsText("Without an oil cooler");
@@ -244,7 +244,7 @@ class StrangerTest extends Workshop {
         act("More about this car", "New car");
         button("Remove demo garage…").click();
         button("Remove demo garage").last().click();
-        assertThat(button("Load demo garage")).isVisible();
+        comes(button("Load demo garage"));
         assertThat(button("Remove demo garage…")).hasCount(0);
     }
 
@@ -255,9 +255,8 @@ class StrangerTest extends Workshop {
         answer("show today", "A log of a session");
         page.getByLabel("Log file").first().setInputFiles(new FilePayload("empty.csv", "text/csv", new byte[0]));
         assertThat(page).hasURL(Pattern.compile("/duty/"));
-        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Logs"))
-                        .getByRole(AriaRole.ALERT))
-                .isVisible();
+        comes(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Logs"))
+                .getByRole(AriaRole.ALERT));
     }
 
     @Test
@@ -269,9 +268,9 @@ class StrangerTest extends Workshop {
         phone.evaluate("() => navigator.serviceWorker.ready");
         phone.context().setOffline(true);
         phone.navigate(server.address() + "/guide");
-        assertThat(phone.getByText("1. Does it need one?")).isVisible();
+        comes(phone.getByText("1. Does it need one?"));
         phone.getByText("Plumb", new Page.GetByTextOptions().setExact(true)).click();
-        assertThat(phone.getByText("Three ways in, from rough to fine")).isVisible();
+        comes(phone.getByText("Three ways in, from rough to fine"));
         assertThat((boolean) phone.evaluate("() => document.querySelector('img').complete"
                         + " && document.querySelector('img').naturalWidth > 0"))
                 .isTrue();

@@ -58,7 +58,7 @@ class TogetherTest extends Workshop {
         text("Your name").fill(name);
         text("Password").fill(Visitor.password(name));
         button("Join").click();
-        assertThat(button(Pattern.compile("Car$")).first()).isVisible();
+        comes(button(Pattern.compile("Car$")).first());
     }
 
     private void isAccessible() {
@@ -94,7 +94,7 @@ class TogetherTest extends Workshop {
         answer("As", "Builder");
         button("Make an invitation").click();
         Locator made = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("New invitation"));
-        assertThat(made.getByRole(AriaRole.IMG)).isVisible();
+        comes(made.getByRole(AriaRole.IMG));
         isAccessible();
         String link = made.locator("code").first().innerText();
         assertThat(link).contains("/join#");
@@ -106,8 +106,7 @@ class TogetherTest extends Workshop {
         phone.getByLabel("Your name").fill("Finn");
         phone.getByLabel("Password").fill("short");
         phone.getByLabel("Password").blur();
-        assertThat(phone.getByText("Password: 10 to 72 characters are expected"))
-                .isVisible();
+        comes(phone.getByText("Password: 10 to 72 characters are expected"));
         assertThat(barriers(phone)).isEmpty();
         phone.getByLabel("Password").fill(Visitor.password("Finn"));
         phone.getByRole(
@@ -117,11 +116,11 @@ class TogetherTest extends Workshop {
         assertThat(phone).hasURL(Pattern.compile("/cars/"));
 
         page.reload();
-        assertThat(button("Let Finn go…")).isVisible();
+        comes(button("Let Finn go…"));
         assertThat(page.getByText("It is shown this once")).hasCount(0);
         button("Let Finn go…").click();
         button("Let go").last().click();
-        assertThat(page.getByText("Were here, and what they wrote stays: Finn")).isVisible();
+        comes(page.getByText("Were here, and what they wrote stays: Finn"));
         phone.reload();
         assertThat(phone.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
                 .hasText("Sign in to this garage");
@@ -134,12 +133,11 @@ class TogetherTest extends Workshop {
         station("Core");
         String before = field("Rows").inputValue();
         set("Rows", "31");
-        assertThat(page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("Tried, not kept")))
-                .isVisible();
+        comes(page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("Tried, not kept")));
         page.reload();
         assertThat(field("Rows")).hasValue(before);
         station("Care");
-        assertThat(page.getByText("A viewer reads this book")).isVisible();
+        comes(page.getByText("A viewer reads this book"));
         button("More about this design").click();
         assertThat(action("Copy…")).isDisabled();
         assertThat(action("Compare all designs")).isEnabled();
@@ -168,8 +166,7 @@ class TogetherTest extends Workshop {
         String link = page.locator("[role=dialog] code").innerText();
         Page guest = Browser.context().newPage();
         guest.navigate(server.address() + link.substring(link.indexOf("/shared")));
-        assertThat(guest.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Hand-over paper")))
-                .isVisible();
+        comes(guest.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Hand-over paper")));
         assertThat(barriers(guest)).isEmpty();
         button("Take back").click();
         assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Links that hold")))
@@ -194,7 +191,7 @@ class TogetherTest extends Workshop {
         }
         field("Rows").fill("23");
         page.keyboard().press("Enter");
-        assertThat(signingIn()).isVisible();
+        comes(signingIn());
         text("Name").fill("Wanda");
         text("Password").fill(Visitor.password("Wanda"));
         button("Sign in").click();

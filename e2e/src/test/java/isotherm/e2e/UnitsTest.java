@@ -117,7 +117,7 @@ class UnitsTest extends Workshop {
             for (boolean metric : new boolean[] {true, false}) {
                 units(metric ? "All metric" : "All imperial");
                 d.opened().accept(this);
-                assertThat(page.getByRole(AriaRole.DIALOG)).isVisible();
+                comes(page.getByRole(AriaRole.DIALOG));
                 assertThat(page.getByText("Fitting…")).hasCount(0);
                 assertThat(found(metric ? IMPERIAL : METRIC, everything()))
                         .as(d.station() + (metric ? ", metric" : ", imperial"))
@@ -135,7 +135,7 @@ class UnitsTest extends Workshop {
         unfold("Inside the plumbing");
         for (boolean metric : new boolean[] {true, false}) {
             units(metric ? "All metric" : "All imperial");
-            assertThat(page.getByText("Feed hose, length")).isVisible();
+            comes(page.getByText("Feed hose, length"));
             assertThat(found(metric ? IMPERIAL : METRIC, everything())).isEmpty();
         }
     }
@@ -143,11 +143,10 @@ class UnitsTest extends Workshop {
     @Test
     void aRunSheetKeepsItsWordsAndShowsItsFiguresInTheReadersUnits() {
         Garage.Own own = Garage.own("plumb");
-        open(own);
-        station("Build");
+        open(own, "Build");
         button("Begin a build of “" + own.design() + "”").click();
         button("Begin").click();
-        assertThat(page.getByText("Say who works")).isVisible();
+        comes(page.getByText("Say who works"));
         for (boolean metric : new boolean[] {true, false}) {
             units(metric ? "All metric" : "All imperial");
             page.evaluate("document.querySelectorAll('li button[aria-expanded=false]').forEach((b) => b.click())");
@@ -159,17 +158,16 @@ class UnitsTest extends Workshop {
         name.fill("Ada");
         name.press("Enter");
         button("Done…").first().click();
-        assertThat(page.getByRole(AriaRole.DIALOG)).isVisible();
+        comes(page.getByRole(AriaRole.DIALOG));
         assertThat(found(METRIC, everything())).isEmpty();
     }
 
     @Test
     void theCoresToBuyAreInTheReadersUnitsToo() {
-        open(Garage.own("corvid"));
-        station("Core");
+        open(Garage.own("corvid"), "Core");
         units("All imperial");
         button("Cores to buy…").click();
-        assertThat(page.getByRole(AriaRole.DIALOG)).isVisible();
+        comes(page.getByRole(AriaRole.DIALOG));
         assertThat(found(METRIC, everything())).isEmpty();
     }
 }

@@ -30,7 +30,7 @@ class WireStoryTest extends Workshop {
         choose("Design", "As it is today");
         station("Plumb");
         button("Add a core").click();
-        assertThat(page.getByText("What will be here")).isVisible();
+        comes(page.getByText("What will be here"));
         assertThat(field("Feed wire")).hasValue("");
         set("Feed wire", "105");
         set("Return wire", "1180");
@@ -38,12 +38,10 @@ class WireStoryTest extends Workshop {
                 .containsText(Pattern.compile("needs at least \\d+ mm from port to port"));
         set("Feed wire", "1050");
         assertThat(cutRow()).containsText("mm ±");
-        assertThat(page.getByText("Lengths rest on the two wires")).isVisible();
+        comes(page.getByText("Lengths rest on the two wires"));
         String byWire = cell(0).textContent();
-        assertThat(page.getByRole(
-                        AriaRole.IMG,
-                        new Page.GetByRoleOptions().setName(Pattern.compile("^On the bench: feed cut to"))))
-                .isVisible();
+        comes(page.getByRole(
+                AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^On the bench: feed cut to"))));
         Download paper = page.waitForDownload(() -> button("Print cut list").click());
         assertThat(Files.readAllBytes(paper.path())).startsWith("%PDF-".getBytes(StandardCharsets.US_ASCII));
         unfold("Bill of materials");
@@ -60,13 +58,13 @@ class WireStoryTest extends Workshop {
 
         choose("Lengths rest on", "By the four ports");
         button("Put in the four ports").click();
-        assertThat(page.getByText("Lengths rest on the four ports")).isVisible();
+        comes(page.getByText("Lengths rest on the four ports"));
         assertThat(cell(0)).not().hasText(turned);
 
         choose("Lengths rest on", "By the whole bay");
         button("Draw the bay").click();
         button("Put in the core’s place").click();
-        assertThat(page.getByText("Lengths rest on taped positions")).isVisible();
+        comes(page.getByText("Lengths rest on taped positions"));
         assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Fit of the takeoff")))
                 .containsText("takeoff");
 

@@ -47,9 +47,15 @@ abstract class Workshop {
 
     /** Comes to a car by its address, as from a bookmark: its oldest design is open. */
     void open(Garage.Own own) {
-        page.navigate("/cars/" + own.id() + "/duty");
+        open(own, "Duty");
+    }
+
+    /** The same at one of its stations. */
+    void open(Garage.Own own, String station) {
+        page.navigate("/cars/" + own.id() + "/" + station.toLowerCase(Locale.ROOT));
         comes(button(Pattern.compile("Design$")).first());
         assertThat(button(Pattern.compile("Design$")).first()).containsText(own.design());
+        arrived(station);
     }
 
     /** Waits for what takes its time: an assertion writes the whole page down each time that it is not there yet. */
@@ -114,9 +120,8 @@ abstract class Workshop {
 
     /** The address is that of the station before its page is: until then the one before is still there, unseen. */
     void arrived(String station) {
-        assertThat(page.locator("[data-at=" + station.toLowerCase(Locale.ROOT) + "] .station > *:visible")
-                        .first())
-                .isVisible();
+        comes(page.locator("[data-at=" + station.toLowerCase(Locale.ROOT) + "] .station > *:visible")
+                .first());
     }
 
     Locator button(String name) {
