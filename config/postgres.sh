@@ -27,15 +27,18 @@ pg_dir() {
     fi
 }
 
-# pg_processes DATA [PID]: every process that works in this data directory, the database server's children too, or whether this one does.
+# pg_works PID DATA: whether this process is PostgreSQL's and works in this data directory.
+pg_works() {
+    [ "/proc/$1/cwd" -ef "$2" ] || return 1
+    # A package that is renewed meanwhile leaves its old program at work.
+    case $(readlink "/proc/$1/exe" 2>/dev/null) in */postgres | */postgres' (deleted)') ;; *) return 1 ;; esac
+}
+
+# pg_processes DATA: every process that works in this data directory, the database server's children too.
 pg_processes() {
-    local real at works
-    real=$(readlink -f "$1")
-    # One program looks at all of them: this is asked once a second for as long as a server runs.
-    find /proc/${2:-[0-9]*}/cwd -maxdepth 0 -printf '%h %l\n' 2>/dev/null | while read -r at works; do
-        if [ "$works" = "$real" ] && [ "$(basename "$(readlink "$at/exe" 2>/dev/null)")" = postgres ]; then
-            basename "$at"
-        fi
+    local at
+    for at in /proc/[0-9]*; do
+        ! pg_works "${at#/proc/}" "$1" || echo "${at#/proc/}"
     done
 }
 
@@ -44,7 +47,7 @@ pg_running() {
     local pid
     pid=$(pg_line "$1" 1) || return 1
     case $pid in '' | *[!0-9]*) return 1 ;; esac
-    [ -n "$(pg_processes "$1" "$pid")" ]
+    pg_works "$pid" "$1"
 }
 
 pg_line() { # pg_line DATA N: a line of postmaster.pid

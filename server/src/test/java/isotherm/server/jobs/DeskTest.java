@@ -3,6 +3,8 @@ package isotherm.server.jobs;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
+import io.micrometer.core.instrument.MeterRegistry;
+import io.micrometer.core.instrument.Timer;
 import isotherm.server.testing.Examples;
 import isotherm.server.testing.RawHttp;
 import isotherm.server.testing.RunningServer;
@@ -192,6 +194,31 @@ class DeskTest {
             }
             until(() -> real.load() == 0);
         }
+    }
+
+    /** That it is noticed at all; that a map or a plumbing stops at once then is the rules' own. */
+    @Test
+    void whoeverHasGoneIsNoticedBeforeTheAnswerIsThere() throws Exception {
+        RunningServer server = RunningServer.get();
+        ObjectNode interval = (ObjectNode) JSON.readTree(Examples.read("corvid"));
+        interval.put("samples", 2000).withObject("duty").put("ambientC", 33.125);
+        String map = JSON.readTree(Examples.read("map")).toString().replaceAll("\"count\":\\d+", "\"count\":59");
+        for (String[] question : new String[][] {{"/api/interval", interval.toString()}, {"/api/map", map}}) {
+            long before = answered(server, question[0], "409");
+            RawHttp.ask(server.address(), question[0], question[1]).close();
+            until(() -> answered(server, question[0], "409") > before);
+        }
+    }
+
+    private static long answered(RunningServer server, String path, String status) {
+        return server
+                .bean(MeterRegistry.class)
+                .find("http.server.requests")
+                .tags("uri", path, "status", status)
+                .timers()
+                .stream()
+                .mapToLong(Timer::count)
+                .sum();
     }
 
     @Test
