@@ -15,10 +15,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
 
-/**
- * A build from its first step to its first service: with a logger that is well, with one of which nothing comes, and up to the warm
- * engine with each other one that is not.
- */
+/** A build from its first step until it is handed over, and serviced: with a logger that is well and with each that is not. */
 class BuildStoryTest extends BuildWorkshop {
     @ParameterizedTest(name = "{0}")
     @CsvSource({
@@ -76,15 +73,15 @@ class BuildStoryTest extends BuildWorkshop {
                 .isEnabled(new LocatorAssertions.IsEnabledOptions().setTimeout(PATIENCE));
         done("Read the end of the core");
         comes(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("No bumper yet")));
-        assertThat(alarm()).hasCount(said.isEmpty() ? 0 : 1);
+        isHandedOver(said.isEmpty() ? 0 : 1);
+        // What was wrong with the logger does not reach the care book.
         if (said.isEmpty() || sensor) {
-            isHandedOver();
             isServiced();
         }
     }
 
-    private void isHandedOver() {
-        int alarms = alarm().count();
+    /** With the alarms that it had: they stay on its sheet. */
+    private void isHandedOver(int alarms) {
         button("Off").click();
         done("Engine off");
         assertThat(tick("Put back on")).isDisabled();

@@ -52,12 +52,16 @@ class SteadyTest extends Workshop {
             """
                     .formatted(LONGEST_COLUMN);
 
-    @Test
-    void aScrollThatIsUnderWayIsNotEndedByTheRule() {
-        page.emulateMedia(new Page.EmulateMediaOptions().setReducedMotion(ReducedMotion.NO_PREFERENCE));
+    private void openWithALongColumn() {
         open(Garage.own("corvid"));
         assertThat(page.locator("main [aria-busy=true]")).hasCount(0);
         page.waitForFunction("() => " + LONGEST_COLUMN + " !== undefined");
+    }
+
+    @Test
+    void aScrollThatIsUnderWayIsNotEndedByTheRule() {
+        page.emulateMedia(new Page.EmulateMediaOptions().setReducedMotion(ReducedMotion.NO_PREFERENCE));
+        openWithALongColumn();
         page.evaluate("() => " + LONGEST_COLUMN + ".scrollTo({ top: 100000, behavior: 'smooth' })");
         comes(button("Open the thermal rule ▾"));
         Number left = (Number) page.evaluate(
@@ -68,9 +72,7 @@ class SteadyTest extends Workshop {
     @ParameterizedTest
     @ValueSource(doubles = {0.5, 1})
     void whatIsReadStaysWhereItIsWhenTheRuleFolds(double share) {
-        open(Garage.own("corvid"));
-        assertThat(page.locator("main [aria-busy=true]")).hasCount(0);
-        page.waitForFunction("() => " + LONGEST_COLUMN + " !== undefined");
+        openWithALongColumn();
         List<?> moved = (List<?>) page.evaluate(SCROLLED, share);
         assertThat(moved.get(1)).as("the rule has folded").isEqualTo(true);
         assertThat(((Number) moved.get(0)).doubleValue()).as("moved by, px").isBetween(-1.0, 1.0);

@@ -211,7 +211,7 @@ abstract class Workshop {
     }
 
     /**
-     * What keeps somebody from using a page, by axe. Only what is wrong is written down: a page and more of JSON for all that is
+     * What keeps somebody from using a page, by axe. Only what is wrong is written down: a megabyte of JSON and more for all that is
      * right takes three quarters of its time. No page has frames, so that it may end where it began instead of in a page of its own.
      */
     static List<Rule> barriers(Page page) {
