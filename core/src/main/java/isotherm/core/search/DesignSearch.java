@@ -217,6 +217,7 @@ public final class DesignSearch {
         private final Duty duty;
         private final DemandTrace demand;
         private final CruiseDuty coldRoad;
+        private final DemandTrace coldDemand;
         private final double bareCoolant;
 
         Evaluation(Car car, Duty duty) {
@@ -228,6 +229,7 @@ public final class DesignSearch {
                     WARM_UP_SECONDS,
                     true,
                     new Weather(Units.kelvin(8), duty.weather().altitude()));
+            this.coldDemand = coldRoad.demand(car.vehicle(), car.engine());
             this.bareCoolant = Simulator.run(car, duty, Design.NO_COOLER).peakCoolant();
         }
 
@@ -243,6 +245,14 @@ public final class DesignSearch {
 
         /** What else it costs: worth its time only for a design that may be chosen. */
         Candidate candidate(Run run) {
+            return candidate(
+                    run,
+                    Simulator.runUntil(car, coldRoad, coldDemand, run.design(), WARM_ENOUGH_K)
+                            .timeTo(WARM_ENOUGH_K));
+        }
+
+        /** @param warmUp time to 65 °C, s, where it is known or one takes it to be so */
+        Candidate candidate(Run run, double warmUp) {
             Design.Cooler c = run.design().cooler().orElseThrow();
             return new Candidate(
                     run.part(),
@@ -250,7 +260,7 @@ public final class DesignSearch {
                     run.peak(),
                     PressureCheck.loopLoss(car, run.design(), run.peak()),
                     Math.max(0, run.peakCoolant() - bareCoolant),
-                    Simulator.timeTo(car, coldRoad, run.design(), WARM_ENOUGH_K),
+                    warmUp,
                     run.part().price(),
                     c.core().mass() + c.core().holdUp() * car.oil().density15());
         }

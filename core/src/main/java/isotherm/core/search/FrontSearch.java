@@ -8,6 +8,7 @@ import isotherm.core.search.DesignSearch.Evaluation;
 import isotherm.core.search.DesignSearch.Result;
 import isotherm.core.search.DesignSearch.Run;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
@@ -16,7 +17,11 @@ import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
-/** One search: a design of each family first, which tells where holding begins, then each ladder from its top as far as it holds. */
+/**
+ * One search: a design of each family first, which tells where holding begins, then each ladder from its top as far as it holds. How
+ * long the oil takes to get warm is asked for where it may decide: the worst sealed design of a ladder is warm first, or with the
+ * others, and what is beaten even with that one's time is beaten.
+ */
 final class FrontSearch {
     /**
      * By how much a design may come out cooler than the same one better sealed where both are {@link #hot}, K: in 500 spaces it is
@@ -66,17 +71,17 @@ final class FrontSearch {
                 .filter(r -> r.holds(most))
                 .map(this::candidate)
                 .toList();
-        found.add(first);
+        found.add(first.size(), first);
         tell();
         List<Looked> looked = IntStream.range(0, families.size())
                 .parallel()
                 .mapToObj(i -> others(families.get(i), firsts.get(i), most))
                 .toList();
-        List<Candidate> holding = Stream.concat(first.stream(), looked.stream().flatMap(l -> l.holding().stream()))
+        List<Candidate> holding = Stream.concat(first.stream(), looked.stream().flatMap(l -> l.candidates().stream()))
                 .toList();
         return new Result(
                 designs,
-                holding.size(),
+                first.size() + looked.stream().mapToInt(Looked::holding).sum(),
                 DesignSearch.front(holding),
                 holding.stream().min(DesignSearch.SMALLEST),
                 DesignSearch.largest(
@@ -88,16 +93,19 @@ final class FrontSearch {
      * What came of a family.
      *
      * @param tops the best sealed design of each ladder
-     * @param holding what holds, but for the family's first
+     * @param holding how many hold, without the family's first
+     * @param candidates those of them that may be on the front, and the coolest
      */
-    private record Looked(List<Run> tops, List<Candidate> holding) {}
+    private record Looked(List<Run> tops, int holding, List<Candidate> candidates) {}
 
     private Looked others(Family family, Run first, double most) {
         // Of the largest cores the coolest is told even where none holds: by how much the others are too warm is not.
         boolean largest = family.part().core().faceArea() >= largestFace;
         List<Run> tops = new ArrayList<>();
-        List<Candidate> holding = new ArrayList<>();
+        List<Run> holding = new ArrayList<>();
+        List<Candidate> candidates = new ArrayList<>();
         for (List<Design> ladder : family.ladders()) {
+            int before = holding.size();
             for (Design design : ladder) {
                 boolean top = design == ladder.get(0);
                 Run run = design == first.design()
@@ -107,20 +115,43 @@ final class FrontSearch {
                     tops.add(run);
                 }
                 if (run.holds(most) && run != first) {
-                    holding.add(candidate(run));
+                    holding.add(run);
                 }
                 if (isTooWarm(run, most)) {
                     // Those below it on its ladder are warmer.
                     break;
                 }
             }
+            candidates.addAll(unbeaten(holding.subList(before, holding.size())));
         }
         decided(family.size() - 1);
         if (!holding.isEmpty()) {
-            found.add(holding);
+            Run coolest =
+                    holding.stream().min(Comparator.comparingDouble(Run::peak)).orElseThrow();
+            if (candidates.stream().noneMatch(c -> c.design() == coolest.design())) {
+                candidates.add(candidate(coolest));
+            }
+            found.add(holding.size(), candidates);
             tell();
         }
-        return new Looked(tops, holding);
+        return new Looked(tops, holding.size(), candidates);
+    }
+
+    /** Those of a ladder's designs that nothing beats which is found so far. */
+    private List<Candidate> unbeaten(List<Run> ladder) {
+        if (ladder.isEmpty()) {
+            return List.of();
+        }
+        int last = ladder.size() - 1;
+        Candidate soonest = candidate(ladder.get(last));
+        List<Candidate> unbeaten = new ArrayList<>();
+        for (Run run : ladder.subList(0, last)) {
+            if (!found.beats(evaluation.candidate(run, soonest.warmUp()))) {
+                unbeaten.add(candidate(run));
+            }
+        }
+        unbeaten.add(soonest);
+        return unbeaten;
     }
 
     /** Whether it does not hold, nor anything that is sealed worse. */
@@ -171,11 +202,16 @@ final class FrontSearch {
         private List<Candidate> front = List.of();
         private Optional<Candidate> smallest = Optional.empty();
 
-        synchronized void add(List<Candidate> more) {
-            holding += more.size();
+        /** @param candidates those of what holds that may be on the front or the smallest */
+        synchronized void add(int holdingMore, List<Candidate> candidates) {
+            holding += holdingMore;
             front = DesignSearch.front(
-                    Stream.concat(front.stream(), more.stream()).toList());
-            smallest = Stream.concat(smallest.stream(), more.stream()).min(DesignSearch.SMALLEST);
+                    Stream.concat(front.stream(), candidates.stream()).toList());
+            smallest = Stream.concat(smallest.stream(), candidates.stream()).min(DesignSearch.SMALLEST);
+        }
+
+        synchronized boolean beats(Candidate candidate) {
+            return front.stream().anyMatch(f -> f.beats(candidate));
         }
 
         synchronized Result result(int designs) {

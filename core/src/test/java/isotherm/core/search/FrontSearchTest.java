@@ -20,6 +20,8 @@ import isotherm.core.search.DesignSearch.Candidate;
 import isotherm.core.search.DesignSearch.Result;
 import isotherm.core.search.DesignSearch.Run;
 import isotherm.core.simulate.DemoCars;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -122,10 +124,18 @@ class FrontSearchTest {
         double middle = (all.stream().mapToDouble(Run::peak).min().orElseThrow()
                         + all.stream().mapToDouble(Run::peak).max().orElseThrow())
                 / 2;
-        List<Candidate> holding = all.stream()
-                .filter(r -> r.holds(middle))
-                .map(evaluation::candidate)
-                .toList();
+        List<Candidate> holding = new ArrayList<>();
+        for (List<Run> ladder : runs.stream().flatMap(List::stream).toList()) {
+            List<Candidate> rungs = ladder.stream()
+                    .filter(r -> r.holds(middle))
+                    .map(evaluation::candidate)
+                    .toList();
+            assertThat(rungs)
+                    .as("the worse it is sealed, the sooner the oil is warm")
+                    .isSortedAccordingTo(
+                            Comparator.comparingDouble(Candidate::warmUp).reversed());
+            holding.addAll(rungs);
+        }
         Result found = new FrontSearch(evaluation, families, () -> false).result(c -> middle);
         assertThat(found.tried()).isEqualTo(all.size());
         assertThat(found.holding()).isEqualTo(holding.size());
@@ -148,6 +158,29 @@ class FrontSearchTest {
         assertThat(asked.get())
                 .as("one design of each ladder tells that none holds; the largest core's is a candidate")
                 .isEqualTo(families.stream().mapToInt(f -> f.ladders().size()).sum() + 1);
+    }
+
+    @Test
+    void whatIsBeatenHoweverSoonItIsWarmIsNotWarmedUp() {
+        Space space = drawn(0);
+        DesignSearch.Bounds b = space.bounds();
+        List<Family> families = Family.all(new DesignSearch.Bounds(
+                CorePart.shipped(),
+                b.places(),
+                List.of(0.5, 0.6, 0.7, 0.8, 0.9),
+                b.thermostats(),
+                b.bores(),
+                b.largestWidth(),
+                b.largestHeight(),
+                b.shadedShare(),
+                b.openingArea(),
+                b.hoseLength()));
+        DesignSearch.Evaluation evaluation = new DesignSearch.Evaluation(space.car(), space.duty());
+        AtomicInteger asked = new AtomicInteger();
+        Result all = new FrontSearch(evaluation, families, () -> asked.incrementAndGet() < 0).result(c -> 1000);
+        assertThat(all.holding()).isEqualTo(all.tried());
+        int warmedUp = asked.get() - all.tried();
+        assertThat(warmedUp).isBetween(all.front().size(), all.holding() * 3 / 4);
     }
 
     @Test
