@@ -60,8 +60,9 @@ bench_with_server() {
 
 calibrate() {
     need_packages run
+    # Thousands of fits are worth compiling for speed.
     (cd "$here" && mvn -B -q -Dstyle.color=never -ntp -pl core test -Dtest=CoverageTest -Disotherm.coverage="${1:-100}" \
-        -Dsurefire.failIfNoSpecifiedTests=false -Dsurefire.useFile=false)
+        -Dtest.jvm=-XX:+UseSerialGC -Dsurefire.failIfNoSpecifiedTests=false -Dsurefire.useFile=false)
 }
 
 coverage() {
