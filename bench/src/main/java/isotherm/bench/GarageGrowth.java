@@ -74,6 +74,21 @@ final class GarageGrowth {
         };
     }
 
+    /**
+     * @param lines of a dealer's list, each a core of its own
+     * @return takes the list over
+     */
+    Runnable prices(int lines) {
+        StringBuilder list = new StringBuilder("maker,number,price,construction,rows,width_mm,depth_mm\n");
+        for (int i = 0; i < lines; i++) {
+            list.append("Long,L-").append(i).append(",10,stacked plate,19,280,50\n");
+        }
+        return () -> answer(HttpRequest.newBuilder(server.resolve("/api/catalogue/cores/import?keep=true"))
+                .header("Content-Type", "text/plain;charset=utf-8")
+                .POST(HttpRequest.BodyPublishers.ofString(list.toString()))
+                .build());
+    }
+
     /** As a page asks, not without end: that took a core from what is asked about. */
     private static void pause() {
         try {

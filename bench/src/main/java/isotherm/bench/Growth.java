@@ -61,6 +61,7 @@ public final class Growth {
         row("cars, to list them", cars, many -> garage.cars(many, "/api/cars"));
         row("cars, to tell the garage's state", cars, many -> garage.cars(many, "/api/state"));
         row("cars, to open one", cars, many -> garage.cars(many, garage.one()));
+        row("lines of a price list", new int[] {150, 500, 1_500}, garage::prices);
     }
 
     /** What is timed for a number of something. */
