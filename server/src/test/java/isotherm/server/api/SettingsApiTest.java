@@ -51,24 +51,21 @@ class SettingsApiTest {
 
     @Test
     void aBillCarriesItAndSoDoesTheGaragesFile() throws Exception {
-        byte[] file;
-        try (RunningServer server = RunningServer.empty()) {
+        try (RunningServer server = RunningServer.empty();
+                RunningServer other = RunningServer.empty()) {
             choose(server, "EUR");
             String csv = server.send("POST", "/api/plumb/bill.csv", Examples.read("plumb"))
                     .body();
             assertThat(csv.lines().skip(1)).allMatch(l -> l.contains(",EUR,"));
-            file = server.bytes("GET", "/api/garage.zip", null);
-        }
-        try (RunningServer other = RunningServer.empty()) {
+            byte[] file = server.bytes("GET", "/api/garage.zip", null);
             assertThat(other.upload("/api/garage", file).statusCode()).isEqualTo(200);
-            assertThat(other.send("GET", "/api/settings", null).body()).contains("\"EUR\"");
-        }
-        try (RunningServer other = RunningServer.empty()) {
-            other.send("PUT", "/api/settings", "{\"currency\":\"USD\"}");
-            other.upload("/api/garage", file);
-            assertThat(other.send("GET", "/api/settings", null).body())
+            assertThat(settings(other).at("/settings/currency").stringValue()).isEqualTo("EUR");
+            String version = "\"" + settings(server).get("version").intValue() + "\"";
+            assertThat(choose(server, "USD", "If-Match", version)).isEqualTo(200);
+            assertThat(server.upload("/api/garage", file).statusCode()).isEqualTo(200);
+            assertThat(settings(server).at("/settings/currency").stringValue())
                     .as("what was chosen here stays")
-                    .contains("\"USD\"");
+                    .isEqualTo("USD");
         }
     }
 }

@@ -15,8 +15,6 @@ import java.util.Arrays;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -31,19 +29,9 @@ class PapersTest {
     private static final Pattern IMPERIAL =
             Pattern.compile("\\d[\\s\\u00a0]?(°F|in|psi|hp|lb·ft|mi|mph|qt)(?![\\w/])|°F/hp");
 
-    private static RunningServer server;
-    private static Wren wren;
+    private static final RunningServer SERVER = RunningServer.get();
 
-    @BeforeAll
-    static void start() {
-        server = RunningServer.empty();
-        wren = new Wren(server);
-    }
-
-    @AfterAll
-    static void stop() {
-        server.close();
-    }
+    private final Wren wren = new Wren(SERVER);
 
     private static String text(byte[] pdf) {
         try {
@@ -66,8 +54,8 @@ class PapersTest {
     @Test
     void theCutListIsInItsReadersUnits() {
         String question = Examples.read("plumb");
-        speaks(text(server.bytes("POST", "/api/plumb/cut-list.pdf", question)), METRIC, IMPERIAL);
-        speaks(text(server.bytes("POST", "/api/plumb/cut-list.pdf" + ALL_IMPERIAL, question)), IMPERIAL, METRIC);
+        speaks(text(SERVER.bytes("POST", "/api/plumb/cut-list.pdf", question)), METRIC, IMPERIAL);
+        speaks(text(SERVER.bytes("POST", "/api/plumb/cut-list.pdf" + ALL_IMPERIAL, question)), IMPERIAL, METRIC);
     }
 
     /** Wrenches for hose ends are made in inches: their size stands in both, whoever reads it. */
@@ -80,8 +68,8 @@ class PapersTest {
         String question = Examples.read("plumb");
         for (String kind : new String[] {"bill.csv", "bill.pdf"}) {
             String path = "/api/plumb/" + kind;
-            byte[] metric = server.bytes("POST", path, question);
-            byte[] imperial = server.bytes("POST", path + ALL_IMPERIAL, question);
+            byte[] metric = SERVER.bytes("POST", path, question);
+            byte[] imperial = SERVER.bytes("POST", path + ALL_IMPERIAL, question);
             boolean pdf = kind.endsWith("pdf");
             String first = pdf ? text(metric) : new String(metric, StandardCharsets.UTF_8);
             String second = pdf ? text(imperial) : new String(imperial, StandardCharsets.UTF_8);
@@ -93,20 +81,20 @@ class PapersTest {
     @Test
     void theRunSheetIsInItsReadersUnits() {
         String build = wren.begin("In two systems", 1.4);
-        speaks(text(server.bytes("GET", build + "/sheet.pdf", null)), METRIC, IMPERIAL);
-        speaks(text(server.bytes("GET", build + "/sheet.pdf" + ALL_IMPERIAL, null)), IMPERIAL, METRIC);
+        speaks(text(SERVER.bytes("GET", build + "/sheet.pdf", null)), METRIC, IMPERIAL);
+        speaks(text(SERVER.bytes("GET", build + "/sheet.pdf" + ALL_IMPERIAL, null)), IMPERIAL, METRIC);
     }
 
     @Test
     void aPaperMayMixUnitsAsItsReaderDoes() {
         String build = wren.begin("Mixed", 1.4);
-        String mixed = text(server.bytes("GET", build + "/sheet.pdf?imperial=TORQUE", null));
+        String mixed = text(SERVER.bytes("GET", build + "/sheet.pdf?imperial=TORQUE", null));
         assertThat(mixed).contains("lb·ft", "°C").doesNotContain("N·m", "°F");
-        assertThat(server.send("GET", build + "/sheet.pdf?imperial=FURLONGS", null)
+        assertThat(SERVER.send("GET", build + "/sheet.pdf?imperial=FURLONGS", null)
                         .statusCode())
                 .isEqualTo(400);
         for (String nothing : new String[] {"%00", "", ","}) {
-            assertThat(server.send("GET", build + "/sheet.pdf?imperial=" + nothing, null)
+            assertThat(SERVER.send("GET", build + "/sheet.pdf?imperial=" + nothing, null)
                             .statusCode())
                     .as(nothing)
                     .isEqualTo(200);
@@ -117,9 +105,9 @@ class PapersTest {
     void theCalendarIsInItsReadersUnits() {
         wren.begin("For the calendar", 1.4);
         String metric =
-                server.send("GET", wren.car() + "/care.ics", null).body().replaceAll("\\r\\n ", "");
+                SERVER.send("GET", wren.car() + "/care.ics", null).body().replaceAll("\\r\\n ", "");
         assertThat(metric).contains("10 °C more").doesNotContain("°F");
-        String imperial = server.send("GET", wren.car() + "/care.ics" + ALL_IMPERIAL, null)
+        String imperial = SERVER.send("GET", wren.car() + "/care.ics" + ALL_IMPERIAL, null)
                 .body()
                 .replaceAll("\\r\\n ", "");
         assertThat(imperial).contains("18 °F more", " qt in all").doesNotContain("°C");
@@ -128,11 +116,10 @@ class PapersTest {
     /** The demo garage has two logs of one car. */
     @Test
     void theProofIsInItsReadersUnits() {
-        RunningServer demo = RunningServer.get();
-        JsonNode cars = JSON.readTree(demo.send("GET", "/api/cars", null).body());
+        JsonNode cars = JSON.readTree(SERVER.send("GET", "/api/cars", null).body());
         JsonNode car = cars.valueStream()
                 .map(c -> JSON.readTree(
-                        demo.send("GET", "/api/cars/" + c.get("id").stringValue(), null)
+                        SERVER.send("GET", "/api/cars/" + c.get("id").stringValue(), null)
                                 .body()))
                 .filter(c -> c.get("logs").size() > 1)
                 .findFirst()
@@ -143,7 +130,7 @@ class PapersTest {
         q.put("after", car.at("/logs/1/id").stringValue());
         q.set("beforeDesign", car.at("/designs/0/design"));
         q.set("afterDesign", car.at("/designs/0/design"));
-        speaks(text(demo.bytes("POST", "/api/logs/proof.pdf", q.toString())), METRIC, IMPERIAL);
-        speaks(text(demo.bytes("POST", "/api/logs/proof.pdf" + ALL_IMPERIAL, q.toString())), IMPERIAL, METRIC);
+        speaks(text(SERVER.bytes("POST", "/api/logs/proof.pdf", q.toString())), METRIC, IMPERIAL);
+        speaks(text(SERVER.bytes("POST", "/api/logs/proof.pdf" + ALL_IMPERIAL, q.toString())), IMPERIAL, METRIC);
     }
 }
