@@ -23,6 +23,9 @@ final class Browser {
             "--disable-component-update",
             "--disable-sync");
 
+    /** A busy machine may take a while; a wrong page stays wrong. */
+    private static final int PATIENCE = 90_000;
+
     /** The driver belongs to the thread that made it; it ends with the process. */
     private static final ThreadLocal<com.microsoft.playwright.Browser> CHROMIUM = ThreadLocal.withInitial(() -> {
         Playwright playwright = Playwright.create(
@@ -35,30 +38,30 @@ final class Browser {
     });
 
     static {
-        // A busy machine may take a while; a wrong page stays wrong.
-        PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
     }
 
     private Browser() {}
 
     static BrowserContext context() {
-        return CHROMIUM.get()
-                .newContext(new com.microsoft.playwright.Browser.NewContextOptions()
-                        .setBaseURL(RunningServer.get().address().toString())
-                        .setReducedMotion(ReducedMotion.REDUCE)
-                        .setServiceWorkers(ServiceWorkerPolicy.BLOCK)
-                        .setViewportSize(1280, 800));
+        return patient(options().setServiceWorkers(ServiceWorkerPolicy.BLOCK).setViewportSize(1280, 800));
+    }
+
+    private static com.microsoft.playwright.Browser.NewContextOptions options() {
+        return new com.microsoft.playwright.Browser.NewContextOptions()
+                .setBaseURL(RunningServer.get().address().toString())
+                .setReducedMotion(ReducedMotion.REDUCE);
+    }
+
+    private static BrowserContext patient(com.microsoft.playwright.Browser.NewContextOptions options) {
+        BrowserContext context = CHROMIUM.get().newContext(options);
+        context.setDefaultTimeout(PATIENCE);
+        return context;
     }
 
     /** A phone in one hand, whose browser keeps what it saw for the time without a connection. */
     static Page phone() {
-        return CHROMIUM.get()
-                .newContext(new com.microsoft.playwright.Browser.NewContextOptions()
-                        .setBaseURL(RunningServer.get().address().toString())
-                        .setReducedMotion(ReducedMotion.REDUCE)
-                        .setHasTouch(true)
-                        .setIsMobile(true)
-                        .setViewportSize(390, 844))
+        return patient(options().setHasTouch(true).setIsMobile(true).setViewportSize(390, 844))
                 .newPage();
     }
 

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.awt.image.BufferedImage;
@@ -47,8 +46,7 @@ class BuildStationTest extends BuildWorkshop {
                 .setInputFiles(new FilePayload("clips.png", "image/png", png.toByteArray()));
         comes(page.getByText(Pattern.compile("No connection: 3 entries")));
         page.context().setOffline(false);
-        assertThat(page.getByText("1 of").first())
-                .containsText("Saved", new LocatorAssertions.ContainsTextOptions().setTimeout(PATIENCE));
+        assertThat(page.getByText("1 of").first()).containsText("Saved");
         page.reload();
         assertThat(tick("Lay out parts")).hasAttribute("aria-pressed", "true");
         look("Lay out parts");

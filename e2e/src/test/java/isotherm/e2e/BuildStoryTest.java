@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Files;
 import java.util.List;
@@ -69,8 +68,7 @@ class BuildStoryTest extends BuildWorkshop {
         if (sensor) {
             readByHand();
         }
-        assertThat(tick("Read the end of the core"))
-                .isEnabled(new LocatorAssertions.IsEnabledOptions().setTimeout(PATIENCE));
+        assertThat(tick("Read the end of the core")).isEnabled();
         done("Read the end of the core");
         comes(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("No bumper yet")));
         isHandedOver(said.isEmpty() ? 0 : 1);

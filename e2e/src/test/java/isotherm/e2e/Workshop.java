@@ -21,8 +21,6 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** What a user does on every station, by role and name. */
 @ExtendWith(Witness.class)
 abstract class Workshop {
-    static final int PATIENCE = 45_000;
-
     /** The page under test. */
     protected final Page page;
 
@@ -60,7 +58,7 @@ abstract class Workshop {
 
     /** Waits for what takes its time: an assertion writes the whole page down each time that it is not there yet. */
     static void comes(Locator what) {
-        what.waitFor(new Locator.WaitForOptions().setTimeout(PATIENCE));
+        what.waitFor();
     }
 
     void choose(String label, String option) {

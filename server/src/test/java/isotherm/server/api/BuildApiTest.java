@@ -227,7 +227,7 @@ class BuildApiTest {
     }
 
     private void until(String where, String... words) throws InterruptedException {
-        long deadline = System.nanoTime() + TimeUnit.SECONDS.toNanos(40);
+        long deadline = System.nanoTime() + TimeUnit.SECONDS.toNanos(300);
         String said;
         do {
             Thread.sleep(100);

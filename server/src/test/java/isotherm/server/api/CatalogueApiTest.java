@@ -103,13 +103,13 @@ class CatalogueApiTest {
         String path = "/api/jobs/" + job.get("id").stringValue();
         assertThat(job.get("total").intValue()).isGreaterThan(1000);
         JsonNode now = job;
-        for (int i = 0; i < 200 && now.get("done").intValue() < 20; i++) {
+        for (int i = 0; i < 15_000 && now.get("done").intValue() < 20; i++) {
             Thread.sleep(20);
             now = JSON.readTree(SERVER.send("GET", path, null).body());
         }
         assertThat(now.get("done").intValue()).isPositive();
         SERVER.send("DELETE", path, null);
-        for (int i = 0; i < 200 && now.get("state").stringValue().equals("RUNNING"); i++) {
+        for (int i = 0; i < 15_000 && now.get("state").stringValue().equals("RUNNING"); i++) {
             Thread.sleep(20);
             now = JSON.readTree(SERVER.send("GET", path, null).body());
         }

@@ -17,12 +17,10 @@ import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.Timeout;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** A logger that comes by itself, and what is none or has no key. */
-@Timeout(60)
 class GaugePortTest {
     private static final RunningServer SERVER = RunningServer.with("--isotherm.gauges.port=0");
     private static final int PORT = SERVER.bean(GaugePort.class).port().orElseThrow();

@@ -26,12 +26,10 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.Timeout;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Loggers that send what no sensor can, that never end a line, that hang, and what is none at all. */
-@Timeout(90)
 class HostileLoggerTest {
     private static final RunningServer SERVER = RunningServer.get();
     private static final JsonMapper JSON = new JsonMapper();

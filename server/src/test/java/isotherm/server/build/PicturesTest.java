@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import isotherm.server.contract.InvalidDocument;
+import isotherm.server.jobs.Busy;
 import java.awt.Color;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
@@ -14,6 +15,10 @@ import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Base64;
 import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.concurrent.locks.LockSupport;
+import java.util.stream.IntStream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -158,28 +163,42 @@ class PicturesTest {
         assertThat(Math.max(kept.getWidth(), kept.getHeight())).isEqualTo(1800);
     }
 
+    /** As a page does that is told to try again in a moment. */
+    private static byte[] insisting(byte[] picture) {
+        while (true) {
+            try {
+                return Pictures.clean(picture);
+            } catch (Busy e) {
+                LockSupport.parkNanos(50_000_000);
+            }
+        }
+    }
+
     @Test
     void picturesAreDecodedOneAtATime() throws Exception {
         byte[] png = written(new BufferedImage(7000, 6000, BufferedImage.TYPE_BYTE_GRAY), "png");
         Runtime runtime = Runtime.getRuntime();
         System.gc();
         long before = runtime.totalMemory() - runtime.freeMemory();
-        java.util.concurrent.atomic.AtomicLong most = new java.util.concurrent.atomic.AtomicLong();
+        AtomicLong most = new AtomicLong();
         Thread watch = new Thread(() -> {
             while (!Thread.currentThread().isInterrupted()) {
                 most.accumulateAndGet(runtime.totalMemory() - runtime.freeMemory(), Math::max);
+                LockSupport.parkNanos(1_000_000);
             }
         });
         watch.setDaemon(true);
         watch.start();
-        var twelve = java.util.stream.IntStream.range(0, 12)
-                .mapToObj(i -> java.util.concurrent.CompletableFuture.supplyAsync(() -> Pictures.clean(png)))
+        var six = IntStream.range(0, 6)
+                .mapToObj(i -> CompletableFuture.supplyAsync(() -> insisting(png), task -> new Thread(task).start()))
                 .toList();
-        for (var one : twelve) {
+        for (var one : six) {
             assertThat(one.get()).isNotEmpty();
         }
         watch.interrupt();
-        assertThat(most.get() - before).as("twelve took 6.5 GB once").isLessThan(1_500_000_000L);
+        assertThat(most.get() - before)
+                .as("twelve took 6.5 GB once, which is 3 for six")
+                .isLessThan(1_500_000_000L);
     }
 
     @Test

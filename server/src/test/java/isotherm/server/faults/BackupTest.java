@@ -27,10 +27,8 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.Timeout;
 
 /** A garage in a file, and out of it again: every table, row by row. */
-@Timeout(240)
 class BackupTest {
     private static final Path TESTS = Path.of(System.getenv("ISOTHERM_TEST_HOME"));
     /** What a backup leaves out: it opens nobody's session, and keeps nobody waiting. */
@@ -103,7 +101,7 @@ class BackupTest {
             builder.environment().put("ISOTHERM_HOME", home.toString());
             Path out = Files.createTempFile("isotherm-backup", ".out");
             Process process = builder.redirectOutput(out.toFile()).start();
-            assertThat(process.waitFor(100, TimeUnit.SECONDS)).isTrue();
+            assertThat(process.waitFor(300, TimeUnit.SECONDS)).isTrue();
             String said = process.exitValue() + " " + Files.readString(out);
             Files.delete(out);
             return said;
@@ -243,6 +241,6 @@ class BackupTest {
                 .redirectOutput(ProcessBuilder.Redirect.DISCARD)
                 .redirectError(ProcessBuilder.Redirect.DISCARD)
                 .start();
-        assertThat(bash.waitFor(60, TimeUnit.SECONDS) && bash.exitValue() == 0).isTrue();
+        assertThat(bash.waitFor(300, TimeUnit.SECONDS) && bash.exitValue() == 0).isTrue();
     }
 }

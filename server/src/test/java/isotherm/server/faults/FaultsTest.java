@@ -27,11 +27,9 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.Timeout;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 
 /** The launcher where something is not as it was left: nothing of ours is deleted, nothing of others is touched. */
-@Timeout(120)
 class FaultsTest {
     private static final Path TESTS = Path.of(System.getenv("ISOTHERM_TEST_HOME"));
     private static Path app;
@@ -88,7 +86,7 @@ class FaultsTest {
         try {
             Process process =
                     isotherm(command, environment).redirectOutput(out.toFile()).start();
-            assertThat(process.waitFor(60, TimeUnit.SECONDS))
+            assertThat(process.waitFor(300, TimeUnit.SECONDS))
                     .as(Files.readString(out))
                     .isTrue();
             return process.exitValue() + " " + Files.readString(out);
@@ -112,10 +110,10 @@ class FaultsTest {
     }
 
     private static void until(BooleanSupplier there) throws InterruptedException {
-        for (int i = 0; i < 600 && !there.getAsBoolean(); i++) {
+        for (int i = 0; i < 6000 && !there.getAsBoolean(); i++) {
             Thread.sleep(50);
         }
-        assertThat(there.getAsBoolean()).as("not within 30 s").isTrue();
+        assertThat(there.getAsBoolean()).as("not within 300 s").isTrue();
     }
 
     private List<String> pidfile() throws IOException {
@@ -251,7 +249,7 @@ class FaultsTest {
         assertThat(run("run")).startsWith("0").contains("already running at");
         Process third =
                 isotherm("demo").redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
-        assertThat(third.waitFor(30, TimeUnit.SECONDS)).isTrue();
+        assertThat(third.waitFor(300, TimeUnit.SECONDS)).isTrue();
         assertThat(isAlive(server)).isTrue();
         assertThat(database(0)).isEqualTo(database);
         assertThat(isAlive(database)).isTrue();

@@ -15,10 +15,8 @@ import java.util.Random;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.Timeout;
 
 /** A disk that fills up while people work. It needs a small disk of its own, which only root can make. */
-@Timeout(180)
 class FullDiskTest {
     private static final int SPARE = 30_000_000;
 

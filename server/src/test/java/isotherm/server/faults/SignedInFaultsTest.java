@@ -10,10 +10,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.Timeout;
 
 /** Where people sign in and the database or the server goes: who asks cannot be told, and is not told to be nobody. */
-@Timeout(180)
 class SignedInFaultsTest {
     @Test
     void aSessionOutlivesDatabaseAndServer() throws IOException {

@@ -28,14 +28,14 @@ class JobsTest {
     }
 
     private static Jobs.JobView until(Jobs.JobView job, Predicate<Jobs.JobView> there) throws InterruptedException {
-        for (int i = 0; i < 1000; i++) {
+        for (int i = 0; i < 15_000; i++) {
             Jobs.JobView now = JOBS.find(job.id()).orElseThrow();
             if (there.test(now)) {
                 return now;
             }
             Thread.sleep(20);
         }
-        throw new IllegalStateException("Not within 20 s: " + JOBS.find(job.id()));
+        throw new IllegalStateException("Not within 300 s: " + JOBS.find(job.id()));
     }
 
     private static Jobs.JobView ended(Jobs.JobView job) throws InterruptedException {

@@ -18,9 +18,8 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
     private static final int FIRST_DATABASE_PORT = 20_000;
     private static final int DATABASE_PORTS = 10_000;
     private static final int LAST_LINES = 25;
-    private static final int MINUTE = 60;
-    /** Beside other work a start has taken a minute. */
-    private static final int START = 3 * MINUTE;
+    /** Beside other work a start has taken more than two minutes, s. */
+    private static final int PATIENCE = 300;
 
     private final Path data;
     private final int heapMb;
@@ -94,7 +93,7 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
             throw new UncheckedIOException(e);
         }
         try {
-            until(this::isReady, START);
+            until(this::isReady);
         } catch (AssertionError e) {
             // Nobody else could end it.
             process.destroyForcibly();
@@ -156,7 +155,7 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
                     .redirectErrorStream(true)
                     .redirectOutput(out.toFile())
                     .start();
-            boolean ended = bash.waitFor(90, TimeUnit.SECONDS);
+            boolean ended = bash.waitFor(300, TimeUnit.SECONDS);
             String said = Files.readString(out).strip();
             Files.delete(out);
             if (!ended || bash.exitValue() != 0) {
@@ -172,14 +171,10 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
 
     /**
      * @param there asked until it is so
-     * @throws AssertionError when it is not within a minute
+     * @throws AssertionError when it is not within five minutes
      */
     public static void until(BooleanSupplier there) {
-        until(there, MINUTE);
-    }
-
-    private static void until(BooleanSupplier there, int seconds) {
-        for (int i = 0; i < 10 * seconds; i++) {
+        for (int i = 0; i < 10 * PATIENCE; i++) {
             if (there.getAsBoolean()) {
                 return;
             }
@@ -189,7 +184,7 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
                 throw new IllegalStateException(e);
             }
         }
-        throw new AssertionError("not within " + seconds + " s");
+        throw new AssertionError("not within " + PATIENCE + " s");
     }
 
     @Override
