@@ -113,19 +113,9 @@ public final class Growth {
         DesignSearch.Bounds b = CoreBenchmarks.bounds();
         double each = (double) DesignSearch.count(b) / b.sealings().size();
         int sealings = (int) Math.max(1, Math.round(designs / each));
-        return new DesignSearch.Bounds(
-                b.cores(),
-                b.places(),
-                IntStream.range(0, sealings)
-                        .mapToObj(i -> 0.5 + 0.45 * (i + 0.5) / sealings)
-                        .toList(),
-                b.thermostats(),
-                b.bores(),
-                b.largestWidth(),
-                b.largestHeight(),
-                b.shadedShare(),
-                b.openingArea(),
-                b.hoseLength());
+        return b.withSealings(IntStream.range(0, sealings)
+                .mapToObj(i -> 0.5 + 0.45 * (i + 0.5) / sealings)
+                .toList());
     }
 
     /** A small thing at the rear of the bay, each in a place of its own. */

@@ -74,7 +74,25 @@ public final class DesignSearch {
             double largestHeight,
             double shadedShare,
             double openingArea,
-            double hoseLength) {}
+            double hoseLength) {
+        /**
+         * @param others shares of the pressure that arrives, each 0 to 1
+         * @return the same bounds with these to choose from
+         */
+        public Bounds withSealings(List<Double> others) {
+            return new Bounds(
+                    cores,
+                    places,
+                    others,
+                    thermostats,
+                    bores,
+                    largestWidth,
+                    largestHeight,
+                    shadedShare,
+                    openingArea,
+                    hoseLength);
+        }
+    }
 
     /**
      * One design with what it costs; smaller is better in each.

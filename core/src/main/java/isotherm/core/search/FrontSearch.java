@@ -105,7 +105,7 @@ final class FrontSearch {
         List<Run> holding = new ArrayList<>();
         List<Candidate> candidates = new ArrayList<>();
         for (List<Design> ladder : family.ladders()) {
-            int before = holding.size();
+            List<Run> rungs = new ArrayList<>();
             for (Design design : ladder) {
                 boolean top = design == ladder.get(0);
                 Run run = design == first.design()
@@ -115,17 +115,19 @@ final class FrontSearch {
                     tops.add(run);
                 }
                 if (run.holds(most) && run != first) {
-                    holding.add(run);
+                    rungs.add(run);
                 }
                 if (isTooWarm(run, most)) {
                     // Those below it on its ladder are warmer.
                     break;
                 }
             }
-            candidates.addAll(unbeaten(holding.subList(before, holding.size())));
+            holding.addAll(rungs);
+            candidates.addAll(unbeaten(rungs));
         }
         decided(family.size() - 1);
         if (!holding.isEmpty()) {
+            // The smallest core is told by its coolest design, whatever beats that.
             Run coolest =
                     holding.stream().min(Comparator.comparingDouble(Run::peak)).orElseThrow();
             if (candidates.stream().noneMatch(c -> c.design() == coolest.design())) {

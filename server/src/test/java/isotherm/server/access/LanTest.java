@@ -41,7 +41,7 @@ class LanTest {
                 .redirectErrorStream(true)
                 .redirectOutput(out.toFile())
                 .start();
-        assertThat(process.waitFor(300, TimeUnit.SECONDS))
+        assertThat(process.waitFor(OwnServer.PATIENCE, TimeUnit.SECONDS))
                 .as(command.toString())
                 .isTrue();
         String told = process.exitValue() + " " + Files.readString(out);
@@ -64,7 +64,7 @@ class LanTest {
     void end() throws Exception {
         if (launcher != null) {
             launcher.destroy();
-            launcher.waitFor(300, TimeUnit.SECONDS);
+            launcher.waitFor(OwnServer.PATIENCE, TimeUnit.SECONDS);
         }
         run("ip netns del " + SPACE + "; ip link del iso-here 2>/dev/null");
     }

@@ -4,6 +4,7 @@ import static isotherm.server.testing.Wren.entry;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import isotherm.server.testing.OwnServer;
 import isotherm.server.testing.RunningServer;
 import isotherm.server.testing.Wren;
 import java.awt.image.BufferedImage;
@@ -227,7 +228,7 @@ class BuildApiTest {
     }
 
     private void until(String where, String... words) throws InterruptedException {
-        long deadline = System.nanoTime() + TimeUnit.SECONDS.toNanos(300);
+        long deadline = System.nanoTime() + TimeUnit.SECONDS.toNanos(OwnServer.PATIENCE);
         String said;
         do {
             Thread.sleep(100);

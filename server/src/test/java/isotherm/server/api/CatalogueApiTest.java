@@ -3,6 +3,7 @@ package isotherm.server.api;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import isotherm.server.testing.Examples;
+import isotherm.server.testing.OwnServer;
 import isotherm.server.testing.RunningServer;
 import java.net.http.HttpResponse;
 import org.junit.jupiter.api.Test;
@@ -95,25 +96,21 @@ class CatalogueApiTest {
         assertThat(a.get("present").has("price")).isFalse();
     }
 
+    private static JsonNode told(String job) {
+        return JSON.readTree(SERVER.send("GET", job, null).body());
+    }
+
     @Test
-    void aSearchTellsHowFarItIsAndCanBeStopped() throws InterruptedException {
+    void aSearchTellsHowFarItIsAndCanBeStopped() {
         ObjectNode question = (ObjectNode) JSON.readTree(Examples.read("search"));
         JsonNode job = JSON.readTree(
                 SERVER.send("POST", "/api/jobs/search", question.toString()).body());
         String path = "/api/jobs/" + job.get("id").stringValue();
         assertThat(job.get("total").intValue()).isGreaterThan(1000);
-        JsonNode now = job;
-        for (int i = 0; i < 15_000 && now.get("done").intValue() < 20; i++) {
-            Thread.sleep(20);
-            now = JSON.readTree(SERVER.send("GET", path, null).body());
-        }
-        assertThat(now.get("done").intValue()).isPositive();
+        OwnServer.until(() -> told(path).get("done").intValue() >= 20, 20);
         SERVER.send("DELETE", path, null);
-        for (int i = 0; i < 15_000 && now.get("state").stringValue().equals("RUNNING"); i++) {
-            Thread.sleep(20);
-            now = JSON.readTree(SERVER.send("GET", path, null).body());
-        }
-        assertThat(now.get("state").stringValue()).isEqualTo("CANCELLED");
+        OwnServer.until(() -> !told(path).get("state").stringValue().equals("RUNNING"), 20);
+        assertThat(told(path).get("state").stringValue()).isEqualTo("CANCELLED");
         assertThat(SERVER.send("GET", "/api/jobs/00000000-0000-0000-0000-000000000009", null)
                         .statusCode())
                 .isEqualTo(404);

@@ -101,7 +101,7 @@ class BackupTest {
             builder.environment().put("ISOTHERM_HOME", home.toString());
             Path out = Files.createTempFile("isotherm-backup", ".out");
             Process process = builder.redirectOutput(out.toFile()).start();
-            assertThat(process.waitFor(300, TimeUnit.SECONDS)).isTrue();
+            assertThat(process.waitFor(OwnServer.PATIENCE, TimeUnit.SECONDS)).isTrue();
             String said = process.exitValue() + " " + Files.readString(out);
             Files.delete(out);
             return said;
@@ -241,6 +241,7 @@ class BackupTest {
                 .redirectOutput(ProcessBuilder.Redirect.DISCARD)
                 .redirectError(ProcessBuilder.Redirect.DISCARD)
                 .start();
-        assertThat(bash.waitFor(300, TimeUnit.SECONDS) && bash.exitValue() == 0).isTrue();
+        assertThat(bash.waitFor(OwnServer.PATIENCE, TimeUnit.SECONDS) && bash.exitValue() == 0)
+                .isTrue();
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import isotherm.server.IsothermServer;
 import isotherm.server.RefusedStarts;
+import isotherm.server.testing.OwnServer;
 import java.io.IOException;
 import java.net.HttpURLConnection;
 import java.net.InetAddress;
@@ -19,7 +20,6 @@ import java.util.List;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
-import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 import org.flywaydb.core.api.exception.FlywayValidateException;
 import org.junit.jupiter.api.AfterAll;
@@ -86,7 +86,7 @@ class FaultsTest {
         try {
             Process process =
                     isotherm(command, environment).redirectOutput(out.toFile()).start();
-            assertThat(process.waitFor(300, TimeUnit.SECONDS))
+            assertThat(process.waitFor(OwnServer.PATIENCE, TimeUnit.SECONDS))
                     .as(Files.readString(out))
                     .isTrue();
             return process.exitValue() + " " + Files.readString(out);
@@ -97,7 +97,7 @@ class FaultsTest {
 
     private void begin(String... environment) throws Exception {
         launcher = isotherm("run", environment).redirectOutput(said.toFile()).start();
-        until(() -> said().contains("Isotherm is at") || !launcher.isAlive());
+        OwnServer.until(() -> said().contains("Isotherm is at") || !launcher.isAlive());
         assertThat(said()).contains("Isotherm is at");
     }
 
@@ -107,13 +107,6 @@ class FaultsTest {
         } catch (IOException e) {
             return "";
         }
-    }
-
-    private static void until(BooleanSupplier there) throws InterruptedException {
-        for (int i = 0; i < 6000 && !there.getAsBoolean(); i++) {
-            Thread.sleep(50);
-        }
-        assertThat(there.getAsBoolean()).as("not within 300 s").isTrue();
     }
 
     private List<String> pidfile() throws IOException {
@@ -171,7 +164,7 @@ class FaultsTest {
     void aDatabaseWithoutItsVersionIsLeftAsItIs() throws Exception {
         begin();
         run("stop");
-        until(() -> !launcher.isAlive());
+        OwnServer.until(() -> !launcher.isAlive());
         Path data = home.resolve("postgres");
         byte[] version = Files.readAllBytes(data.resolve("PG_VERSION"));
         Files.delete(data.resolve("PG_VERSION"));
@@ -200,7 +193,7 @@ class FaultsTest {
     void aPasswordThatIsGoneIsNotMadeUp() throws Exception {
         begin();
         run("stop");
-        until(() -> !launcher.isAlive());
+        OwnServer.until(() -> !launcher.isAlive());
         Path secret = home.resolve("postgres.secret");
         Files.delete(secret);
         assertThat(run("run")).startsWith("1 ").contains("postgres.secret", "is missing");
@@ -226,7 +219,7 @@ class FaultsTest {
     void aStalePostmasterPidThatIsSomebodyElsesNowIsLeftAlone() throws Exception {
         begin();
         run("stop");
-        until(() -> !launcher.isAlive());
+        OwnServer.until(() -> !launcher.isAlive());
         long pid = stranger().pid();
         Path stale = home.resolve("postgres/postmaster.pid");
         Files.writeString(
@@ -249,7 +242,7 @@ class FaultsTest {
         assertThat(run("run")).startsWith("0").contains("already running at");
         Process third =
                 isotherm("demo").redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
-        assertThat(third.waitFor(300, TimeUnit.SECONDS)).isTrue();
+        assertThat(third.waitFor(OwnServer.PATIENCE, TimeUnit.SECONDS)).isTrue();
         assertThat(isAlive(server)).isTrue();
         assertThat(database(0)).isEqualTo(database);
         assertThat(isAlive(database)).isTrue();
@@ -289,8 +282,8 @@ class FaultsTest {
         String port = database(3);
         String killed = database(0);
         new ProcessBuilder("kill", "-9", killed).start().waitFor();
-        until(() -> !isAlive(killed));
-        until(() -> {
+        OwnServer.until(() -> !isAlive(killed));
+        OwnServer.until(() -> {
             try {
                 return !database(0).equals(killed) && databaseAnswers(port);
             } catch (IOException e) {
@@ -312,8 +305,8 @@ class FaultsTest {
         assertThat(run("run")).contains("already running");
         String stopped = run("stop");
         assertThat(stopped).startsWith("0").contains("stopped");
-        until(() -> !isAlive(server));
-        until(() -> !isAlive(database));
+        OwnServer.until(() -> !isAlive(server));
+        OwnServer.until(() -> !isAlive(database));
         FaultTable.row("the launcher is killed", "server and database go on; stop ends both");
     }
 

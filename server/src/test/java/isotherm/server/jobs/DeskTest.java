@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import io.micrometer.core.instrument.MeterRegistry;
 import io.micrometer.core.instrument.Timer;
 import isotherm.server.testing.Examples;
+import isotherm.server.testing.OwnServer;
 import isotherm.server.testing.RawHttp;
 import isotherm.server.testing.RunningServer;
 import java.net.Socket;
@@ -84,10 +85,7 @@ class DeskTest {
     }
 
     private static void until(BooleanSupplier there) {
-        for (int i = 0; i < 100_000 && !there.getAsBoolean(); i++) {
-            pause();
-        }
-        assertThat(there.getAsBoolean()).isTrue();
+        OwnServer.until(there, 2);
     }
 
     @Test

@@ -4,10 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import isotherm.server.contract.Problem;
+import isotherm.server.testing.OwnServer;
 import isotherm.server.testing.RunningServer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Predicate;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
@@ -27,27 +29,27 @@ class JobsTest {
         return JOBS.start(UUID.randomUUID(), "me", TestWork.KIND, 3, wanted, new TestWork.Question(what));
     }
 
-    private static Jobs.JobView until(Jobs.JobView job, Predicate<Jobs.JobView> there) throws InterruptedException {
-        for (int i = 0; i < 15_000; i++) {
-            Jobs.JobView now = JOBS.find(job.id()).orElseThrow();
-            if (there.test(now)) {
-                return now;
-            }
-            Thread.sleep(20);
-        }
-        throw new IllegalStateException("Not within 300 s: " + JOBS.find(job.id()));
+    private static Jobs.JobView until(Jobs.JobView job, Predicate<Jobs.JobView> there) {
+        AtomicReference<Jobs.JobView> now = new AtomicReference<>();
+        OwnServer.until(
+                () -> {
+                    now.set(JOBS.find(job.id()).orElseThrow());
+                    return there.test(now.get());
+                },
+                20);
+        return now.get();
     }
 
-    private static Jobs.JobView ended(Jobs.JobView job) throws InterruptedException {
+    private static Jobs.JobView ended(Jobs.JobView job) {
         return until(job, j -> j.state() != Jobs.State.WAITING && j.state() != Jobs.State.RUNNING);
     }
 
-    private static Jobs.JobView running(Jobs.JobView job) throws InterruptedException {
+    private static Jobs.JobView running(Jobs.JobView job) {
         return until(job, j -> j.state() == Jobs.State.RUNNING && j.done() > 0);
     }
 
     @Test
-    void anAnswerIsThereWhenTheWorkIsDone() throws InterruptedException {
+    void anAnswerIsThereWhenTheWorkIsDone() {
         Jobs.JobView done = ended(start("answer", Jobs.Wanted.ALWAYS));
         assertThat(done.state()).isEqualTo(Jobs.State.DONE);
         assertThat(((JsonNode) done.answer()).get("found").asInt()).isEqualTo(42);
@@ -55,7 +57,7 @@ class JobsTest {
     }
 
     @Test
-    void whatIsFoundIsToldWhileTheWorkGoesOn() throws InterruptedException {
+    void whatIsFoundIsToldWhileTheWorkGoesOn() {
         Jobs.JobView job = start("grow", Jobs.Wanted.ALWAYS);
         Jobs.JobView growing = until(job, j -> j.state() == Jobs.State.RUNNING && j.answer() != null);
         assertThat(((JsonNode) growing.answer()).get("found").asInt()).isEqualTo(7);
@@ -66,7 +68,7 @@ class JobsTest {
     }
 
     @Test
-    void whatIsAskedForAgainIsDoneOnce() throws InterruptedException {
+    void whatIsAskedForAgainIsDoneOnce() {
         UUID id = UUID.randomUUID();
         TestWork.Question question = new TestWork.Question("answer");
         int before = TestWork.BEGUN.get();
@@ -79,7 +81,7 @@ class JobsTest {
     }
 
     @Test
-    void whatCannotBeDoneSaysWhy() throws InterruptedException {
+    void whatCannotBeDoneSaysWhy() {
         Jobs.JobView failed = ended(start("refuse", Jobs.Wanted.ALWAYS));
         assertThat(failed.state()).isEqualTo(Jobs.State.FAILED);
         assertThat(failed.problems()).extracting(Problem::path).containsExactly("/rows");
@@ -89,7 +91,7 @@ class JobsTest {
     }
 
     @Test
-    void workCanBeStoppedWhileItRunsAndBeforeItBegins() throws InterruptedException {
+    void workCanBeStoppedWhileItRunsAndBeforeItBegins() {
         Jobs.JobView first = start("go on", Jobs.Wanted.ALWAYS);
         running(first);
         Jobs.JobView second = start("answer", Jobs.Wanted.ALWAYS);
@@ -101,7 +103,7 @@ class JobsTest {
     }
 
     @Test
-    void whatIsDueAfterAClockWasSetBackIsDoneAllTheSame() throws InterruptedException {
+    void whatIsDueAfterAClockWasSetBackIsDoneAllTheSame() {
         Jobs.JobView first = start("go on", Jobs.Wanted.ALWAYS);
         running(first);
         Jobs.JobView second = start("answer", Jobs.Wanted.ALWAYS);
@@ -116,7 +118,7 @@ class JobsTest {
     }
 
     @Test
-    void aCancellationInsideAnotherExceptionIsStillOne() throws InterruptedException {
+    void aCancellationInsideAnotherExceptionIsStillOne() {
         Jobs.JobView job = start("nested", Jobs.Wanted.ALWAYS);
         running(job);
         JOBS.cancel(job.id());

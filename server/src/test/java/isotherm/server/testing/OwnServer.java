@@ -18,8 +18,10 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
     private static final int FIRST_DATABASE_PORT = 20_000;
     private static final int DATABASE_PORTS = 10_000;
     private static final int LAST_LINES = 25;
-    /** Beside other work a start has taken more than two minutes, s. */
-    private static final int PATIENCE = 300;
+    /** How long a test waits for what has to come, s: beside other work a start has taken more than two minutes. */
+    public static final int PATIENCE = 300;
+
+    private static final int EVERY_MS = 100;
 
     private final Path data;
     private final int heapMb;
@@ -155,7 +157,7 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
                     .redirectErrorStream(true)
                     .redirectOutput(out.toFile())
                     .start();
-            boolean ended = bash.waitFor(300, TimeUnit.SECONDS);
+            boolean ended = bash.waitFor(PATIENCE, TimeUnit.SECONDS);
             String said = Files.readString(out).strip();
             Files.delete(out);
             if (!ended || bash.exitValue() != 0) {
@@ -174,17 +176,26 @@ public final class OwnServer extends ApiClient implements AutoCloseable {
      * @throws AssertionError when it is not within five minutes
      */
     public static void until(BooleanSupplier there) {
-        for (int i = 0; i < 10 * PATIENCE; i++) {
-            if (there.getAsBoolean()) {
-                return;
+        until(there, EVERY_MS);
+    }
+
+    /**
+     * @param there asked until it is so
+     * @param everyMs time between two looks, ms
+     * @throws AssertionError when it is not within five minutes
+     */
+    public static void until(BooleanSupplier there, int everyMs) {
+        long deadline = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE);
+        while (!there.getAsBoolean()) {
+            if (System.nanoTime() > deadline) {
+                throw new AssertionError("not within " + PATIENCE + " s");
             }
             try {
-                Thread.sleep(100);
+                Thread.sleep(everyMs);
             } catch (InterruptedException e) {
                 throw new IllegalStateException(e);
             }
         }
-        throw new AssertionError("not within " + PATIENCE + " s");
     }
 
     @Override
