@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
-import isotherm.core.parts.Accessory;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.Period;
@@ -289,20 +288,6 @@ class CareBookTest {
         return CareReason.HAPPENED.say("text").choose("event", event).name("day", day);
     }
 
-    @Test
-    void jointsWhoseMakersWantItAreTightenedAtEachChangeOfTheOil() {
-        assertThat(CarePlan.tasks(true, 6e-3, 1e-3, Optional.of(4), List.of(), Set.of()))
-                .extracting(Task::kind)
-                .doesNotContain(Task.Kind.RETORQUE);
-        assertThat(CarePlan.tasks(true, 6e-3, 1e-3, Optional.of(4), List.of("takeoff and hose end"), Set.of()))
-                .filteredOn(t -> t.kind() == Task.Kind.RETORQUE)
-                .singleElement()
-                .satisfies(t -> {
-                    assertThat(t.interval().after()).containsExactly(Task.Happening.FILTER_CHANGE);
-                    assertThat(t.what().values().get("joints").toString()).contains("takeoff and hose end");
-                });
-    }
-
     private CareEntry task(String on, String text, Interval interval, LocalDate day) {
         CareEntry e = new CareEntry(
                 UUID.randomUUID(),
@@ -391,22 +376,5 @@ class CareBookTest {
                         interval))
                 .orElseThrow()
                 .key();
-    }
-
-    @Test
-    void whatIsInTheLoopBringsItsTasks() {
-        assertThat(CarePlan.tasks(true, 6e-3, 1e-3, Optional.empty(), List.of(), Set.of(Accessory.Kind.values())))
-                .extracting(Task::id)
-                .contains("bypass-element", "accumulator");
-        assertThat(CarePlan.tasks(true, 6e-3, 1e-3, Optional.empty(), List.of(), Set.of()))
-                .extracting(Task::id)
-                .doesNotContain("bypass-element", "accumulator");
-    }
-
-    @Test
-    void withoutAnAirCoolerThereAreNoHosesFinsAndTakeoffToLookAfter() {
-        assertThat(CarePlan.tasks(false, 6e-3, 0, Optional.empty(), List.of(), Set.of()))
-                .extracting(Task::kind)
-                .containsExactly(Task.Kind.JOINTS, Task.Kind.JOINTS_AGAIN, Task.Kind.OIL);
     }
 }

@@ -1,32 +1,25 @@
 package isotherm.server.archive;
 
-import static isotherm.server.testing.Wren.entry;
+import static isotherm.server.archive.Archives.changed;
+import static isotherm.server.archive.Archives.edit;
+import static isotherm.server.archive.Archives.only;
+import static isotherm.server.archive.Archives.packed;
+import static isotherm.server.archive.Archives.unpacked;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import isotherm.server.store.Schema;
 import isotherm.server.testing.RunningServer;
 import isotherm.server.testing.Wren;
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.net.http.HttpResponse;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.Consumer;
-import java.util.function.UnaryOperator;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
-import java.util.zip.ZipOutputStream;
-import javax.imageio.ImageIO;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -35,7 +28,6 @@ import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ObjectNode;
 
 /** A garage goes out as a file and comes in again, in an installation of its own. */
 class GarageFileTest {
@@ -53,43 +45,7 @@ class GarageFileTest {
     @BeforeAll
     static void fill() throws IOException {
         server = RunningServer.empty();
-        Wren wren = new Wren(server);
-        wren.posted(wren.car() + "/duties", wren.demo().get("duties").get(0));
-        wren.posted(wren.car() + "/designs", wren.demo().get("designs").get(0));
-        wren.posted(wren.car() + "/designs", wren.demo().get("designs").get(1));
-        keepLog(wren);
-        assertThat(server.put(wren.car() + "/pictures/" + OF_THE_CAR, picture(), "image/png")
-                        .statusCode())
-                .isEqualTo(204);
-        ObjectNode moved = (ObjectNode) wren.demo().get("designs").get(1).deepCopy();
-        moved.put("name", "with its horn moved");
-        moved.putArray("relocations")
-                .addObject()
-                .put("name", "horn")
-                .put("what", "MOVED")
-                .put("picture", OF_THE_CAR);
-        wren.posted(wren.car() + "/designs", moved);
-        String build = wren.begin("Winter build", 1.4);
-        String picture = UUID.randomUUID().toString();
-        assertThat(server.put(build + "/pictures/" + picture, picture(), "image/png")
-                        .statusCode())
-                .isEqualTo(204);
-        wren.posted(build + "/entries", entry("PICTURE", "prepare-parts").put("text", picture));
-        ObjectNode tick = entry("DONE", "prepare-parts");
-        wren.posted(build + "/entries", tick);
-        wren.posted(
-                build + "/entries",
-                entry("NOTE", "prepare-parts").put("text", "links: „groß“\nand a second line" + BREAKS));
-        wren.posted(wren.car() + "/care/entries", entry("OIL_ANALYSIS", null).put("text", "iron 12 ppm"));
-        JsonNode core = JSON.readTree(
-                        server.send("GET", "/api/catalogue/cores", null).body())
-                .get(0)
-                .get("part");
-        String price =
-                core.get("maker").stringValue() + "," + core.get("number").stringValue() + ",99";
-        assertThat(server.sendText("/api/catalogue/cores/import?keep=true", "maker,number,price\n" + price)
-                        .body())
-                .contains("\"changed\":1");
+        FullGarage.fill(server, OF_THE_CAR, BREAKS);
         file = exported();
     }
 
@@ -98,103 +54,12 @@ class GarageFileTest {
         server.close();
     }
 
-    private static void keepLog(Wren wren) {
-        StringBuilder rows = new StringBuilder("time_s,speed_kmh,oil_c\n");
-        for (int i = 0; i < 9_000; i++) {
-            rows.append(i / 10.0)
-                    .append(',')
-                    .append(i % 7 == 3 ? "" : 60 + i % 90 / 3.0)
-                    .append(',')
-                    .append(80 + i % 1000 / 70.0)
-                    .append('\n');
-        }
-        JsonNode upload = JSON.readTree(server.upload(wren.car() + "/uploads?name=evening.csv", rows.toString())
-                .body());
-        String job = wren.keeping(upload, "Evening");
-        for (int i = 0; i < 200 && !server.send("GET", job, null).body().contains("DONE"); i++) {
-            pause();
-        }
-        assertThat(server.send("GET", wren.car(), null).body()).contains("Evening");
-    }
-
-    private static void pause() {
-        try {
-            Thread.sleep(50);
-        } catch (InterruptedException e) {
-            throw new IllegalStateException(e);
-        }
-    }
-
-    private static byte[] picture() throws IOException {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        ImageIO.write(new BufferedImage(40, 30, BufferedImage.TYPE_INT_RGB), "png", out);
-        return out.toByteArray();
-    }
-
     private static byte[] exported() {
         return server.bytes("GET", "/api/garage.zip", null);
     }
 
     private static HttpResponse<String> takenIn(byte[] archive) {
         return server.upload("/api/garage", archive);
-    }
-
-    /** Files of an archive by their names, in their order. */
-    private static Map<String, byte[]> unpacked(byte[] archive) {
-        Map<String, byte[]> files = new LinkedHashMap<>();
-        try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(archive))) {
-            for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
-                files.put(e.getName(), zip.readAllBytes());
-            }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return files;
-    }
-
-    private static byte[] packed(Map<String, byte[]> files) {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try (ZipOutputStream zip = new ZipOutputStream(out)) {
-            for (var f : files.entrySet()) {
-                zip.putNextEntry(new ZipEntry(f.getKey()));
-                zip.write(f.getValue());
-            }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return out.toByteArray();
-    }
-
-    private static String only(Map<String, byte[]> files, String part) {
-        return files.keySet().stream().filter(n -> n.contains(part)).findFirst().orElseThrow();
-    }
-
-    /** The garage's file with something done to it, under identities that are not here yet. */
-    private static byte[] changed(Consumer<Map<String, byte[]>> change) {
-        Map<String, byte[]> files = new LinkedHashMap<>();
-        Map<String, String> fresh = new LinkedHashMap<>();
-        UnaryOperator<String> renamed = text -> Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}")
-                .matcher(text)
-                .replaceAll(m ->
-                        fresh.computeIfAbsent(m.group(), id -> UUID.randomUUID().toString()));
-        unpacked(file)
-                .forEach((name, data) -> files.put(
-                        renamed.apply(name),
-                        name.endsWith(".jpg")
-                                ? data
-                                : renamed.apply(new String(data, StandardCharsets.UTF_8))
-                                        .getBytes(StandardCharsets.UTF_8)));
-        change.accept(files);
-        return packed(files);
-    }
-
-    private static void edit(Map<String, byte[]> files, String part, UnaryOperator<String> edit) {
-        files.computeIfPresent(only(files, part), (name, data) -> {
-            String before = new String(data, StandardCharsets.UTF_8);
-            String after = edit.apply(before);
-            assertThat(after).as("the change has to change something").isNotEqualTo(before);
-            return after.getBytes(StandardCharsets.UTF_8);
-        });
     }
 
     @Test
@@ -255,7 +120,7 @@ class GarageFileTest {
 
     @Test
     void aCarThatDiffersIsLeftAsItIsHereOrComesInBesideIt() {
-        byte[] other = changed(files -> {});
+        byte[] other = changed(file, files -> {});
         assertThat(takenIn(other).body()).contains("\"added\":[\"Pell Wren\"");
         byte[] before = exported();
         Map<String, byte[]> files = unpacked(other);
@@ -395,7 +260,7 @@ class GarageFileTest {
     @MethodSource
     void hostile(String what, String said, Consumer<Map<String, byte[]>> change) {
         byte[] before = exported();
-        HttpResponse<String> answer = takenIn(changed(change));
+        HttpResponse<String> answer = takenIn(changed(file, change));
         assertThat(answer.statusCode()).as(answer.body()).isEqualTo(422);
         assertThat(answer.body()).contains(said);
         assertThat(exported()).as("nothing is half-imported").isEqualTo(before);
@@ -409,7 +274,7 @@ class GarageFileTest {
                 .contains("no zip archive");
         // Cut off in the middle, and damaged in the middle.
         assertThat(takenIn(Arrays.copyOf(file, file.length / 2)).statusCode()).isEqualTo(422);
-        byte[] damaged = changed(f -> {});
+        byte[] damaged = changed(file, f -> {});
         for (int i = damaged.length / 3; i < damaged.length / 3 + 200; i++) {
             damaged[i] ^= 0x55;
         }
@@ -429,7 +294,7 @@ class GarageFileTest {
     void aFileThatStandsInItTwiceIsNotTaken() {
         byte[] before = exported();
         // The same in both places, so that nothing but its standing there twice is wrong.
-        byte[] archive = changed(f -> {
+        byte[] archive = changed(file, f -> {
             String care = only(f, "care.jsonl");
             f.put(care.replace(".jsonl", ".jsonX"), f.get(care));
         });
