@@ -5,6 +5,7 @@ import isotherm.core.car.Design;
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.catalogue.PlumbingParts;
 import isotherm.core.duty.TrackDuty;
+import isotherm.core.route.Routes;
 import isotherm.core.search.DesignSearch;
 import isotherm.core.simulate.Belief;
 import isotherm.core.simulate.Simulator;
@@ -144,6 +145,9 @@ public final class Growth {
         PlumbQuestion question = DocumentReader.read(asked.toString(), PlumbQuestion.class);
         List<CorePart> cores = CorePart.shipped();
         var parts = PlumbingParts.shipped();
-        return () -> PlumbingSolver.plumb(question, parts, cores, () -> false);
+        return () -> {
+            Routes.forget();
+            PlumbingSolver.plumb(question, parts, cores, () -> false);
+        };
     }
 }

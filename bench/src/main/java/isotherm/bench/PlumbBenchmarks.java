@@ -3,6 +3,7 @@ package isotherm.bench;
 import isotherm.core.catalogue.CorePart;
 import isotherm.core.catalogue.PlumbingParts;
 import isotherm.core.parts.Parts;
+import isotherm.core.route.Routes;
 import isotherm.server.contract.DocumentReader;
 import isotherm.server.plumbing.PlumbQuestion;
 import isotherm.server.plumbing.Plumbed;
@@ -50,9 +51,16 @@ public class PlumbBenchmarks {
         question = DocumentReader.read(DemoCase.of(car, DemoCase::isPlumbed).toString(), PlumbQuestion.class);
     }
 
-    /** @return what the plumbing comes to */
+    /** @return what the plumbing comes to where nothing is known of its routes */
     @Benchmark
     public Plumbed plumbing() {
+        Routes.forget();
+        return plumbingOfKnownRoutes();
+    }
+
+    /** @return the same where the routes are as before: with another price, on another duty, on paper */
+    @Benchmark
+    public Plumbed plumbingOfKnownRoutes() {
         return PlumbingSolver.plumb(question, parts, cores, () -> false);
     }
 }

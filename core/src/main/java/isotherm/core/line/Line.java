@@ -9,6 +9,7 @@ import isotherm.core.route.Exit;
 import isotherm.core.route.RouteFinder;
 import isotherm.core.route.RoutePath;
 import isotherm.core.route.RouteRequest;
+import isotherm.core.route.Routes;
 import isotherm.core.route.Surroundings;
 import isotherm.core.route.Trouble;
 import java.util.ArrayList;
@@ -146,7 +147,7 @@ public record Line(
         Ends joined = Ends.of(name, from, to, parts, hose, wish, slack);
         List<TurnedEnd> starts = TurnedEnd.at(from, joined.fromChain(), ends, space);
         List<TurnedEnd> goals = TurnedEnd.at(to, joined.toChain(), ends, space);
-        RouteFinder.Result result = RouteFinder.find(
+        RouteFinder.Result result = Routes.find(
                 new RouteRequest(
                         space,
                         hose.bendRadius(),

@@ -103,6 +103,11 @@ public final class Surroundings {
         return new Bay.Box("other hoses", Bay.Kind.SOFT, new Vector3D(low), new Vector3D(high));
     }
 
+    /** What all of it follows from. */
+    Routes.Space given() {
+        return new Routes.Space(bay, radius, List.of(others), sleeved);
+    }
+
     /** The same with another hose, of the same diameter, there. */
     public Surroundings with(Optional<RoutePath> other) {
         Vector3D[] more = other.map(o -> o.points(OTHER_STEP)).orElse(List.of()).toArray(Vector3D[]::new);
