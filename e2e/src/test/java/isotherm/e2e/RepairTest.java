@@ -13,10 +13,12 @@ import isotherm.server.testing.RunningServer;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Isolated;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
-/** What was saved under older rules is shown with what is wrong, and repaired. */
+/** What was saved under older rules is shown with what is wrong, and repaired. Alone: every page of its garage tells of it. */
+@Isolated
 class RepairTest extends Workshop {
     private static final JsonMapper JSON = new JsonMapper();
     private final isotherm.server.store.Garage stored = RunningServer.get().bean(isotherm.server.store.Garage.class);
