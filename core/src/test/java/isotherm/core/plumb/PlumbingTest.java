@@ -32,6 +32,7 @@ import isotherm.core.parts.HoseType;
 import isotherm.core.parts.Joint;
 import isotherm.core.route.Bay;
 import isotherm.core.route.RouteFinderTest;
+import isotherm.core.route.Routes;
 import isotherm.core.route.Surroundings;
 import isotherm.core.route.Trouble;
 import java.util.List;
@@ -156,6 +157,7 @@ class PlumbingTest {
 
     @Test
     void searchThatNobodyWaitsForIsDropped() {
+        Routes.forget();
         assertThatThrownBy(() -> Planner.byBay(
                         STAND,
                         BAY,
