@@ -7,6 +7,7 @@ import { queries } from '../../api/queries';
 import { FileChoice } from '../../kit/FileChoice';
 import { Button, Fold, Heading, Muted, Row, TextEntry } from '../../kit/kit';
 import { IntervalRuler, rulerEnds } from '../../pictures/IntervalRuler';
+import { PHONE } from '../../kit/narrow';
 import { usePreferences } from '../../preferences/preferences';
 import { odds, percent } from '../../words/odds';
 import { word } from '../../words/words';
@@ -24,10 +25,21 @@ const Box = styled.section`
   & p {
     margin: 0;
   }
-  & > .verdict {
+  & .verdict {
     font-size: 20px;
     line-height: 1.25;
     font-weight: 650;
+  }
+`;
+
+/** The room of the whole answer from the first: the name and the way on below it stay where they are when it comes. */
+const Room = styled.div`
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+  min-height: 370px;
+  @media ${PHONE} {
+    min-height: 470px;
   }
 `;
 
@@ -49,7 +61,7 @@ export function Answer({ asked }: { asked: ReturnType<typeof useFirstCase> }) {
     <>
       <Box aria-label="Answer" aria-live="polite" aria-busy={!first}>
         {failed && <p role="alert">▲ {failed.message}</p>}
-        {first && <Told first={first} />}
+        <Room>{first && <Told first={first} />}</Room>
         <GoOn asked={asked} />
       </Box>
       <Fold name="Figures that it starts from">

@@ -3,8 +3,11 @@ package isotherm.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.ReducedMotion;
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -94,5 +97,28 @@ class SteadyTest extends Workshop {
                 .isEqualTo(true);
         assertThat((List<?>) page.evaluate("() => window.moved.filter(([much]) => much > " + SEEN + ")"))
                 .isEmpty();
+    }
+
+    private double top(Locator what) {
+        return what.boundingBox().y;
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1280, 1024, 390})
+    void theWayOnStaysWhereItIsWhenTheFirstAnswerComes(int width) {
+        page.setViewportSize(width, 800);
+        List<Route> held = new ArrayList<>();
+        page.route("**/api/outcome", held::add);
+        page.navigate("/start");
+        answer("nearest", "Hot hatch, turbocharged");
+        comes(button("Add this car"));
+        page.waitForCondition(() -> !held.isEmpty());
+        double before = top(button("Add this car"));
+        page.unroute("**/api/outcome");
+        held.forEach(Route::resume);
+        comes(page.getByText("The peak is known within"));
+        assertThat(top(button("Add this car")))
+                .as("a press on it would be lost")
+                .isBetween(before - 1, before + 1);
     }
 }
