@@ -14,8 +14,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Isolated;
 
-/** What is kept goes out as files and comes in again. */
+/** What is kept goes out as files and comes in again. Alone: nobody else may change a car of the garage meanwhile. */
+@Isolated
 class FilesTest extends Workshop {
     private final Garage.Own corvid = Garage.own("corvid");
 
