@@ -6,8 +6,8 @@ import { api, create, send, type CaseDocument, type Schemas } from '../../api/cl
 import { queries } from '../../api/queries';
 import { FileChoice } from '../../kit/FileChoice';
 import { Button, Fold, Heading, Muted, Row, TextEntry } from '../../kit/kit';
-import { IntervalRuler, rulerEnds } from '../../pictures/IntervalRuler';
 import { PHONE } from '../../kit/narrow';
+import { IntervalRuler, rulerEnds } from '../../pictures/IntervalRuler';
 import { usePreferences } from '../../preferences/preferences';
 import { odds, percent } from '../../words/odds';
 import { word } from '../../words/words';

@@ -99,10 +99,6 @@ class SteadyTest extends Workshop {
                 .isEmpty();
     }
 
-    private double top(Locator what) {
-        return what.boundingBox().y;
-    }
-
     @ParameterizedTest
     @ValueSource(ints = {1280, 1024, 390})
     void theWayOnStaysWhereItIsWhenTheFirstAnswerComes(int width) {
@@ -113,12 +109,11 @@ class SteadyTest extends Workshop {
         answer("nearest", "Hot hatch, turbocharged");
         comes(button("Add this car"));
         page.waitForCondition(() -> !held.isEmpty());
-        double before = top(button("Add this car"));
+        Locator add = button("Add this car");
+        double before = add.boundingBox().y;
         page.unroute("**/api/outcome");
         held.forEach(Route::resume);
         comes(page.getByText("The peak is known within"));
-        assertThat(top(button("Add this car")))
-                .as("a press on it would be lost")
-                .isBetween(before - 1, before + 1);
+        assertThat(add.boundingBox().y).as("a press on it would be lost").isBetween(before - 1, before + 1);
     }
 }

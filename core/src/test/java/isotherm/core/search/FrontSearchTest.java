@@ -32,6 +32,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** What the search leaves out would not have been on the front. */
 class FrontSearchTest {
@@ -79,7 +80,7 @@ class FrontSearchTest {
                 new DesignSearch.Bounds(
                         List.of(all.get(r.nextInt(all.size())), all.get(r.nextInt(all.size()))),
                         List.of(Place.values()[r.nextInt(Place.values().length)]),
-                        r.doubles(2 + r.nextInt(3), 0.05, 1).boxed().toList(),
+                        sealings(new Random(seed)),
                         List.of(Optional.of(OilThermostat.opening(Units.kelvin(between(r, 75, 95)))), Optional.empty()),
                         List.of(between(r, 9e-3, 14e-3), between(r, 14e-3, 20e-3)),
                         1,
@@ -87,6 +88,10 @@ class FrontSearchTest {
                         between(r, 0, 0.7),
                         between(r, 5e-3, 0.08),
                         between(r, 0.5, 3)));
+    }
+
+    private static List<Double> sealings(Random r) {
+        return r.doubles(2 + r.nextInt(3), 0.05, 1).boxed().toList();
     }
 
     /** Every design's run, in the order of the families' ladders. */
@@ -103,11 +108,10 @@ class FrontSearchTest {
     private static void betterSealingCools(List<Run> ladder) {
         for (int i = 0; i < ladder.size(); i++) {
             Run sealed = ladder.get(i);
-            double hot = FrontSearch.hot(sealed.design());
-            if (sealed.peak() > hot) {
+            if (sealed.peak() > FrontSearch.hot(sealed.design())) {
                 assertThat(ladder.subList(i + 1, ladder.size()))
-                        .as("better sealing cools, by half of what the search allows for")
-                        .allMatch(worse -> Math.max(worse.peak(), hot) > sealed.peak() - FrontSearch.SLACK / 2);
+                        .as("better sealing cools, by an eighth of what the search allows for")
+                        .allMatch(worse -> worse.peak() > sealed.peak() - FrontSearch.SLACK / 8);
             }
         }
     }
@@ -146,6 +150,29 @@ class FrontSearchTest {
                 runs.stream().flatMap(List::stream).map(ladder -> ladder.get(0)).toList();
         assertThat(found.largest()).isEqualTo(DesignSearch.largest(tops).map(evaluation::candidate));
         assertThat(found.smallest()).isEqualTo(holding.stream().min(DesignSearch.SMALLEST));
+    }
+
+    /** Of 6,000 spaces those in which a better sealed design comes out warmer by most: in frost, or just past the full opening. */
+    @ParameterizedTest
+    @ValueSource(ints = {431, 2148, 2769, 2790})
+    void whatHoldsThoughABetterSealedDesignDoesNotIsFound(int seed) {
+        Space space = drawn(seed);
+        DesignSearch.Evaluation evaluation = new DesignSearch.Evaluation(space.car(), space.duty());
+        List<Family> families =
+                Family.all(space.bounds().withSealings(List.of(0.1, 0.3, 0.5, 0.6, 0.7, 0.8, 0.85, 0.9, 0.95, 1.0)));
+        List<List<Run>> ladders =
+                everything(evaluation, families).stream().flatMap(List::stream).toList();
+        double odd = ladders.stream()
+                .flatMap(ladder -> ladder.stream().filter(r -> ladder.get(0).peak() > r.peak() + 0.5))
+                .mapToDouble(Run::peak)
+                .min()
+                .orElseThrow();
+        long holding =
+                ladders.stream().flatMap(List::stream).filter(r -> r.holds(odd)).count();
+        assertThat(new FrontSearch(evaluation, families, () -> false)
+                        .result(c -> odd)
+                        .holding())
+                .isEqualTo((int) holding);
     }
 
     @Test

@@ -39,7 +39,9 @@ class PlumbingCatalogueApiTest {
         assertThat(SERVER.send("POST", "/api/catalogue/plumbing/takeoffs", plate)
                         .statusCode())
                 .isEqualTo(204);
-        JsonNode p = JSON.readTree(plumbed("OWN-1").body());
+        HttpResponse<String> chosen = plumbed("OWN-1");
+        assertThat(chosen.statusCode()).as(chosen.body()).isEqualTo(200);
+        JsonNode p = JSON.readTree(chosen.body());
         assertThat(p.get("lines").get(0).get("joints").get(0).get("onThread").stringValue())
                 .contains("PTFE tape");
         assertThat(p.get("bill").toString()).contains("bill.TAPE.what");
