@@ -7,11 +7,13 @@ import isotherm.server.testing.RawHttp;
 import isotherm.server.testing.RunningServer;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
-/** What a page from elsewhere, or a name that was pointed at this machine, may do here: nothing. */
+/** What a page from elsewhere, or a name that was pointed at this machine, may do here: nothing. Alone, for who stalls takes room from others. */
+@Isolated
 class StrangersTest {
     private static final RunningServer SERVER = RunningServer.get();
     private static final String LIST =

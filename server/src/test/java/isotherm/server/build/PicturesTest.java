@@ -21,10 +21,12 @@ import java.util.concurrent.locks.LockSupport;
 import java.util.stream.IntStream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
-/** What is kept of a picture is the picture, and nothing else. */
+/** What is kept of a picture is the picture, and nothing else. Alone, for it measures the memory. */
+@Isolated
 class PicturesTest {
     /** A WebP of one red pixel, lossless. */
     private static final String WEBP = "UklGRhoAAABXRUJQVlA4TA0AAAAvAAAAEAcQERGIiP4HAA==";

@@ -145,6 +145,11 @@ class FaultsTest {
         }
     }
 
+    /** As it is served: with its beans known from its build. */
+    private static SpringApplicationBuilder program() {
+        return new SpringApplicationBuilder(IsothermServer.class).main(IsothermServer.class);
+    }
+
     private Process stranger() throws IOException {
         stranger = new ProcessBuilder("sleep", "300").start();
         return stranger;
@@ -325,14 +330,14 @@ class FaultsTest {
             "--spring.datasource.username=isotherm_app",
             "--spring.datasource.password=" + System.getenv("ISOTHERM_TEST_APP_PASSWORD")
         };
-        new SpringApplicationBuilder(IsothermServer.class).run(settings).close();
+        program().run(settings).close();
         try (var connection =
                         DriverManager.getConnection(own, "isotherm_app", System.getenv("ISOTHERM_TEST_APP_PASSWORD"));
                 var statement = connection.createStatement()) {
             statement.execute(
                     "insert into flyway_schema_history select 99, '99', 'of next year', type, script, checksum,"
                             + " installed_by, installed_on, execution_time, success from flyway_schema_history limit 1");
-            assertThatThrownBy(() -> new SpringApplicationBuilder(IsothermServer.class).run(settings))
+            assertThatThrownBy(() -> program().run(settings))
                     .hasStackTraceContaining(FlywayValidateException.class.getSimpleName())
                     .satisfies(e -> assertThat(new RefusedStarts().analyze(e).getDescription())
                             .contains("kept by a newer Isotherm"));

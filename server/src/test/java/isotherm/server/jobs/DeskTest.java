@@ -19,6 +19,7 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -31,10 +32,17 @@ class DeskTest {
     private final CountDownLatch begun = new CountDownLatch(1);
     private final CountDownLatch freed = new CountDownLatch(1);
 
+    /** Nobody else asks it anything. */
+    private static RunningServer server;
+
     @BeforeAll
     static void serve() {
-        // Its start is not what is timed here.
-        RunningServer.get();
+        server = RunningServer.empty();
+    }
+
+    @AfterAll
+    static void close() {
+        server.close();
     }
 
     @AfterEach
@@ -176,7 +184,6 @@ class DeskTest {
 
     @Test
     void whatNobodyWaitsForIsNotComputedOn() throws Exception {
-        RunningServer server = RunningServer.get();
         Desk real = server.bean(Desk.class);
         ObjectNode interval = (ObjectNode) JSON.readTree(Examples.read("corvid"));
         interval.put("samples", 2000);
@@ -195,7 +202,6 @@ class DeskTest {
     /** That it is noticed at all; that a map or a plumbing stops at once then is the rules' own. */
     @Test
     void whoeverHasGoneIsNoticedBeforeTheAnswerIsThere() throws Exception {
-        RunningServer server = RunningServer.get();
         ObjectNode interval = (ObjectNode) JSON.readTree(Examples.read("corvid"));
         interval.put("samples", 2000).withObject("duty").put("ambientC", 33.125);
         String map = JSON.readTree(Examples.read("map")).toString().replaceAll("\"count\":\\d+", "\"count\":59");
@@ -231,9 +237,8 @@ class DeskTest {
         for (String place : List.of("GRILLE_AHEAD", "LOWER_GRILLE_AHEAD", "BEHIND_RADIATOR", "UNDER_FLOOR")) {
             places.add(place);
         }
-        String refused = RunningServer.get()
-                .send("POST", "/api/jobs/search", search.toString())
-                .body();
+        String refused =
+                server.send("POST", "/api/jobs/search", search.toString()).body();
         assertThat(refused).contains("designs; at most 30000 are taken");
     }
 

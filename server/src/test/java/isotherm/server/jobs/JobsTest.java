@@ -17,7 +17,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 class JobsTest {
-    private static final RunningServer SERVER = RunningServer.empty();
+    private static final RunningServer SERVER = RunningServer.having(TestWork.class);
     private static final Jobs JOBS = SERVER.bean(Jobs.class);
 
     @AfterAll

@@ -7,10 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicInteger;
-import org.springframework.stereotype.Component;
 
 /** Work that does as it is told. */
-@Component
 class TestWork implements Work<TestWork.Question> {
     static final String KIND = "test";
     static final AtomicInteger BEGUN = new AtomicInteger();

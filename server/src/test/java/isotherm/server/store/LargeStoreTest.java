@@ -15,7 +15,11 @@ import org.junit.jupiter.api.Test;
 class LargeStoreTest {
     private static final LargeStore STORE = RunningServer.get().bean(LargeStore.class);
     private static final Garage GARAGE = RunningServer.get().bean(Garage.class);
-    private static final UUID CAR = GARAGE.cars().get(0).id();
+    private static final UUID CAR = GARAGE.cars().stream()
+            .filter(c -> c.document().contains("Aldane Corvid"))
+            .findFirst()
+            .orElseThrow()
+            .id();
 
     @Test
     void whatWentInComesOutInAnyPieces() throws IOException {

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.support.GenericApplicationContext;
 
 /**
  * The real application, started once for all tests of a module on a free port, against the PostgreSQL that
@@ -31,10 +32,11 @@ public final class RunningServer extends ApiClient implements AutoCloseable {
     private final String database;
 
     private RunningServer(boolean demo, Filling filling, String... settings) {
-        this(fresh(filling), demo, settings);
+        this(fresh(filling), demo, List.of(), settings);
     }
 
-    private static String fresh(Filling filling) {
+    /** Makes a database, which {@code filling} fills; answers its name. */
+    static String fresh(Filling filling) {
         String url = System.getenv("ISOTHERM_TEST_DB");
         String password = System.getenv("ISOTHERM_TEST_PASSWORD");
         String appPassword = System.getenv("ISOTHERM_TEST_APP_PASSWORD");
@@ -56,23 +58,25 @@ public final class RunningServer extends ApiClient implements AutoCloseable {
         return name;
     }
 
-    private RunningServer(String database, boolean demo, String... settings) {
+    private RunningServer(String database, boolean demo, List<Class<?>> beans, String... settings) {
         this.database = database;
-        String url = System.getenv("ISOTHERM_TEST_DB");
-        String appPassword = System.getenv("ISOTHERM_TEST_APP_PASSWORD");
-        List<String> all = new ArrayList<>(List.of(
-                "--server.port=0",
-                "--isotherm.demo=" + demo,
-                "--spring.datasource.url=" + url.replaceAll("/[^/]+$", "/" + database),
-                // As the program runs with its people: as a role that is no superuser.
-                "--spring.datasource.username=isotherm_app",
-                "--spring.datasource.password=" + appPassword));
+        List<String> all = new ArrayList<>(List.of("--server.port=0", "--isotherm.demo=" + demo));
+        all.addAll(reaching(database));
         all.addAll(List.of(settings));
         context = new SpringApplicationBuilder(IsothermServer.class)
                 // The program whose beans were known when it was built, not the one that runs the tests.
                 .main(IsothermServer.class)
+                .initializers(c -> beans.forEach(b -> ((GenericApplicationContext) c).registerBean(b)))
                 .run(all.toArray(String[]::new));
         address = URI.create("http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port"));
+    }
+
+    /** The settings by which the application reaches a database: as a role that is no superuser, as it runs with its people. */
+    static List<String> reaching(String database) {
+        return List.of(
+                "--spring.datasource.url=" + System.getenv("ISOTHERM_TEST_DB").replaceAll("/[^/]+$", "/" + database),
+                "--spring.datasource.username=isotherm_app",
+                "--spring.datasource.password=" + System.getenv("ISOTHERM_TEST_APP_PASSWORD"));
     }
 
     /** @return the server, started at the first call */
@@ -98,11 +102,19 @@ public final class RunningServer extends ApiClient implements AutoCloseable {
     }
 
     /**
+     * @param bean a class of the test's own, which the program did not know when it was built
+     * @return another one with an empty garage, which has one of that; to be closed
+     */
+    public static RunningServer having(Class<?> bean) {
+        return new RunningServer(fresh(database -> {}), false, List.of(bean));
+    }
+
+    /**
      * @param settings settings of the application, as on its command line
      * @return another one on the same database; to be closed
      */
     public RunningServer beside(String... settings) {
-        return new RunningServer(database, false, settings);
+        return new RunningServer(database, false, List.of(), settings);
     }
 
     /**
