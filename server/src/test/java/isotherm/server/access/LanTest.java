@@ -85,6 +85,8 @@ class LanTest {
         builder.environment().keySet().removeIf(k -> k.startsWith("ISOTHERM_") || k.startsWith("SPRING_"));
         builder.environment().put("ISOTHERM_HOME", home.toString());
         builder.environment().put("ISOTHERM_APP", Program.folder().toString());
+        // It lives for half a minute, in which compiling for speed takes longer than it saves.
+        builder.environment().put("JDK_JAVA_OPTIONS", "-XX:TieredStopAtLevel=1");
         launcher = builder.start();
         OwnServer.until(() -> told().contains("is an owner:") || !launcher.isAlive());
         assertThat(told()).contains("is an owner:", "https://" + HERE + ":");

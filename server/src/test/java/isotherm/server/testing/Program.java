@@ -32,7 +32,7 @@ public final class Program {
 
     private Program() {}
 
-    /** @return the folder in which it lies, for the launcher */
+    /** @return the folder in which it lies, with its classes as they lie in memory, for the launcher */
     public static Path folder() {
         return locked(() -> FOLDER);
     }
@@ -43,14 +43,9 @@ public final class Program {
      * @return a command that starts it
      */
     public static List<String> command(List<String> options, List<String> settings) {
-        return locked(() -> {
-            if (!Files.exists(SHARED)) {
-                share(settings);
-            }
-            List<String> all = new ArrayList<>(options);
-            all.add("-XX:SharedArchiveFile=" + SHARED);
-            return started(all, settings);
-        });
+        List<String> all = new ArrayList<>(options);
+        all.add("-XX:SharedArchiveFile=" + SHARED);
+        return locked(() -> started(all, settings));
     }
 
     private interface Step<T> {
@@ -64,6 +59,9 @@ public final class Program {
                     FileChannel.open(FOLDER.resolve("lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
                 lock.lock();
                 pack();
+                if (!Files.exists(SHARED)) {
+                    share();
+                }
                 return step.run();
             }
         } catch (IOException e) {
@@ -84,7 +82,9 @@ public final class Program {
         return all;
     }
 
-    private static void share(List<String> settings) throws IOException, InterruptedException {
+    private static void share() throws IOException, InterruptedException {
+        List<String> settings = new ArrayList<>(RunningServer.reaching(RunningServer.fresh(database -> {})));
+        settings.add("--server.port=0");
         Path fresh = FOLDER.resolve("isotherm.jsa.new");
         List<String> all = started(
                 List.of("-XX:ArchiveClassesAtExit=" + fresh, "-Xlog:disable", "-Dspring.context.exit=onRefresh"),
