@@ -2,6 +2,7 @@ package isotherm.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.deque.html.axecore.args.AxeRunOnlyOptions;
 import com.deque.html.axecore.args.AxeRunOptions;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.Rule;
@@ -10,6 +11,7 @@ import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
@@ -21,6 +23,8 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** What a user does on every station, by role and name. */
 @ExtendWith(Witness.class)
 abstract class Workshop {
+    private static final String PAPER = "() => getComputedStyle(document.body).backgroundColor";
+
     /** The page under test. */
     protected final Page page;
 
@@ -213,9 +217,42 @@ abstract class Workshop {
      * right takes three quarters of its time. No page has frames, so that it may end where it began instead of in a page of its own.
      */
     static List<Rule> barriers(Page page) {
-        AxeRunOptions wrong = new AxeRunOptions();
-        wrong.setResultTypes(List.of("violations"));
-        return new AxeBuilder(page).setLegacyMode(true).options(wrong).analyze().getViolations();
+        return barriers(page, new AxeRunOptions());
+    }
+
+    private static List<Rule> barriers(Page page, AxeRunOptions options) {
+        options.setResultTypes(List.of("violations"));
+        return new AxeBuilder(page)
+                .setLegacyMode(true)
+                .options(options)
+                .analyze()
+                .getViolations();
+    }
+
+    /** In the theme that the page is in by all of axe's rules, in the other one by what a theme changes: contrast. */
+    List<Rule> barriersInEitherTheme() {
+        List<Rule> all = new ArrayList<>(barriers(page));
+        otherTheme();
+        AxeRunOptions contrast = new AxeRunOptions();
+        AxeRunOnlyOptions only = new AxeRunOnlyOptions();
+        only.setType("rule");
+        only.setValues(List.of("color-contrast", "link-in-text-block"));
+        contrast.setRunOnly(only);
+        all.addAll(barriers(page, contrast));
+        otherTheme();
+        return all;
+    }
+
+    /** Behind a dialog, too, where nobody could press it. */
+    private void otherTheme() {
+        String before = (String) page.evaluate(PAPER);
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions()
+                                .setName(Pattern.compile("^(Light|Dark) theme$"))
+                                .setIncludeHidden(true))
+                .dispatchEvent("click");
+        page.waitForFunction("before => (" + PAPER + ")() !== before", before);
     }
 
     static Pattern celsius(String prefix, double value) {
