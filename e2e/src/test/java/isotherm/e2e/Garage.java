@@ -1,9 +1,12 @@
 package isotherm.e2e;
 
 import isotherm.server.testing.Examples;
+import isotherm.server.testing.OwnServer;
 import isotherm.server.testing.RunningServer;
+import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicReference;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -12,6 +15,9 @@ import tools.jackson.databind.node.ObjectNode;
 final class Garage {
     private static final JsonMapper JSON = new JsonMapper();
     private static final AtomicInteger NUMBER = new AtomicInteger();
+
+    /** Status of an answer that tells to try again. */
+    private static final int BUSY = 503;
 
     /** The same for every car, as most of what is asked about them is. */
     private static final String DESIGN = "Under test";
@@ -62,8 +68,18 @@ final class Garage {
         return new Own(id, example + " " + number, DESIGN);
     }
 
+    /** As a page does it: what the server cannot take at the moment is sent again. */
+    static HttpResponse<String> answered(String method, String path, String body) {
+        AtomicReference<HttpResponse<String>> answer = new AtomicReference<>();
+        OwnServer.until(() -> {
+            answer.set(RunningServer.get().send(method, path, body));
+            return answer.get().statusCode() != BUSY;
+        });
+        return answer.get();
+    }
+
     private static JsonNode posted(String path, JsonNode document) {
-        var answer = RunningServer.get().send("POST", path, document.toString());
+        var answer = answered("POST", path, document.toString());
         if (answer.statusCode() != 201) {
             throw new IllegalStateException(path + ": " + answer.body());
         }

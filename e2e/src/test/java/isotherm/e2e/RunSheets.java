@@ -1,6 +1,5 @@
 package isotherm.e2e;
 
-import isotherm.server.testing.RunningServer;
 import java.time.Instant;
 import java.util.Map;
 import java.util.UUID;
@@ -18,7 +17,7 @@ final class RunSheets {
     private RunSheets() {}
 
     static JsonNode got(String path) {
-        return JSON.readTree(RunningServer.get().send("GET", path, null).body());
+        return JSON.readTree(Garage.answered("GET", path, null).body());
     }
 
     /** Ticks what is not done yet until a step is next, with what has to be read there. */
@@ -40,7 +39,7 @@ final class RunSheets {
     }
 
     private static void written(String build, ObjectNode entry) {
-        var answer = RunningServer.get().send("POST", build + "/entries", entry.toString());
+        var answer = Garage.answered("POST", build + "/entries", entry.toString());
         if (answer.statusCode() != 201) {
             throw new AssertionError(entry + ": " + answer.body());
         }
