@@ -35,7 +35,7 @@ class DatabaseAway extends OncePerRequestFilter {
                 Refusal.write(
                         response,
                         HttpStatus.SERVICE_UNAVAILABLE,
-                        "The database does not answer. What waits here is sent again by itself when it is back.");
+                        "The database does not answer in time. What waits here is sent again by itself.");
             }
         }
     }

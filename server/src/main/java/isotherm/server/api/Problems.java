@@ -136,7 +136,7 @@ class Problems extends ResponseEntityExceptionHandler {
                 HttpStatus.SERVICE_UNAVAILABLE,
                 FULL.contains(state)
                         ? "The disk is full: nothing was saved. Make room; what waits here is sent again by itself."
-                        : "The database does not answer. What waits here is sent again by itself when it is back.");
+                        : "The database does not answer in time. What waits here is sent again by itself.");
     }
 
     private static String sqlState(Throwable e) {
