@@ -99,11 +99,20 @@ public class Feeds {
             listen(id, build, choice);
             try {
                 kept.take(id, bulletin.self(), json.writeValueAsString(choice));
-                owned.add(id);
+                own(id);
             } catch (DataAccessException | TransactionException e) {
                 close(id);
                 throw e;
             }
+        }
+    }
+
+    /** A logger may have gone again before it was written down that this server listens to it. */
+    private void own(UUID id) {
+        owned.add(id);
+        if (!feeds.containsKey(id)) {
+            owned.remove(id);
+            kept.let(id, bulletin.self());
         }
     }
 
@@ -261,7 +270,7 @@ public class Feeds {
             if (!mine.isEmpty()) {
                 kept.seen(bulletin.self(), mine);
             }
-            owned.stream().filter(id -> !mine.contains(id)).forEach(this::close);
+            owned.stream().filter(id -> !mine.contains(id)).forEach(this::letGo);
             for (FeedEntity left : kept.left(SILENT, FORGOTTEN)) {
                 if (kept.takeUp(left.buildId(), bulletin.self(), SILENT) == 1) {
                     // A simulated logger takes seconds to start: meanwhile this server goes on showing that it lives.
@@ -275,13 +284,22 @@ public class Feeds {
         }
     }
 
+    /** What was asked may be older than an attachment that was made meanwhile: it is asked again while nobody makes one. */
+    private void letGo(UUID id) {
+        synchronized (lock(id)) {
+            if (!kept.of(bulletin.self()).contains(id.toString())) {
+                close(id);
+            }
+        }
+    }
+
     private void takeUp(FeedEntity left) {
         UUID id = left.buildId();
         try {
             synchronized (lock(id)) {
                 if (!feeds.containsKey(id)) {
                     listen(id, builds.build(id), json.readValue(left.source(), LoggerChoice.class));
-                    owned.add(id);
+                    own(id);
                     LOG.info("Goes on with a logger that another server has left");
                 }
             }
