@@ -61,11 +61,6 @@ class BuildStoryTest extends BuildWorkshop {
             button("Disconnect logger").click();
             attach("Nothing");
             button("Raised idle").click();
-            assertThat(table("What the gauges show")).containsText(Pattern.compile("[12]\\d{3} rpm"));
-            if (!fault.contains("leak")) {
-                // From here on all go on as the one with the leak does.
-                return;
-            }
         }
         doneUpTo("Run it warm");
         comes(step("Run it warm").getByText("filled in by the logger"));

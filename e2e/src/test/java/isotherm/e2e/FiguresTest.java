@@ -77,13 +77,14 @@ class FiguresTest extends Workshop {
     @ParameterizedTest
     @ValueSource(strings = {"Aldane Corvid", "Brackwater Hauler", "Pell Wren"})
     void everyFigureOfACarOpens(String car) {
+        // On the first car each kind is pressed on each station, on the others once: the figures are the same.
         Set<String> pressed = new HashSet<>();
         page.navigate("/");
         choose("Car", car);
         for (String station : STATIONS) {
             station(station);
             arrived(station);
-            allOpen(car + ", " + station, pressed);
+            allOpen(car + ", " + station, car.equals("Aldane Corvid") ? new HashSet<>() : pressed);
         }
         if (button("Compare").count() > 0) {
             button("Compare").click();

@@ -3,6 +3,7 @@ package isotherm.e2e;
 import isotherm.server.testing.Examples;
 import isotherm.server.testing.OwnServer;
 import isotherm.server.testing.RunningServer;
+import java.net.HttpURLConnection;
 import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -15,9 +16,6 @@ import tools.jackson.databind.node.ObjectNode;
 final class Garage {
     private static final JsonMapper JSON = new JsonMapper();
     private static final AtomicInteger NUMBER = new AtomicInteger();
-
-    /** Status of an answer that tells to try again. */
-    private static final int BUSY = 503;
 
     /** The same for every car, as most of what is asked about them is. */
     private static final String DESIGN = "Under test";
@@ -73,7 +71,7 @@ final class Garage {
         AtomicReference<HttpResponse<String>> answer = new AtomicReference<>();
         OwnServer.until(() -> {
             answer.set(RunningServer.get().send(method, path, body));
-            return answer.get().statusCode() != BUSY;
+            return answer.get().statusCode() != HttpURLConnection.HTTP_UNAVAILABLE;
         });
         return answer.get();
     }

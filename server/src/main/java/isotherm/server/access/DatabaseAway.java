@@ -19,7 +19,10 @@ import org.springframework.web.filter.OncePerRequestFilter;
 /** Sessions lie in the database: when it is away, who asks cannot be told, which is said as patience, not as a refusal. */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 2)
-class DatabaseAway extends OncePerRequestFilter {
+public class DatabaseAway extends OncePerRequestFilter {
+    /** What a person is told of it. */
+    public static final String WORDS = "The database does not answer in time. What waits here is sent again by itself.";
+
     private static final Logger LOG = LoggerFactory.getLogger(DatabaseAway.class);
 
     @Override
@@ -32,10 +35,7 @@ class DatabaseAway extends OncePerRequestFilter {
             if (!response.isCommitted()) {
                 response.resetBuffer();
                 response.setHeader(HttpHeaders.RETRY_AFTER, "2");
-                Refusal.write(
-                        response,
-                        HttpStatus.SERVICE_UNAVAILABLE,
-                        "The database does not answer in time. What waits here is sent again by itself.");
+                Refusal.write(response, HttpStatus.SERVICE_UNAVAILABLE, WORDS);
             }
         }
     }

@@ -1,5 +1,6 @@
 package isotherm.server.api;
 
+import isotherm.server.access.DatabaseAway;
 import isotherm.server.access.Refused;
 import isotherm.server.contract.InvalidDocument;
 import isotherm.server.jobs.Busy;
@@ -136,7 +137,7 @@ class Problems extends ResponseEntityExceptionHandler {
                 HttpStatus.SERVICE_UNAVAILABLE,
                 FULL.contains(state)
                         ? "The disk is full: nothing was saved. Make room; what waits here is sent again by itself."
-                        : "The database does not answer in time. What waits here is sent again by itself.");
+                        : DatabaseAway.WORDS);
     }
 
     private static String sqlState(Throwable e) {

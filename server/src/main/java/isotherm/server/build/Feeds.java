@@ -57,7 +57,7 @@ public class Feeds {
     private final JsonMapper json;
     private final Map<UUID, Feed> feeds = new ConcurrentHashMap<>();
     /** Those of which the database says that this server listens to them. */
-    private final Set<UUID> owned = ConcurrentHashMap.newKeySet();
+    private final Map<UUID, Feed> owned = new ConcurrentHashMap<>();
 
     private final Object[] locks = Stream.generate(Object::new).limit(LOCKS).toArray();
     private volatile boolean closed;
@@ -109,10 +109,11 @@ public class Feeds {
 
     /** A logger may have gone again before it was written down that this server listens to it. */
     private void own(UUID id) {
-        owned.add(id);
-        if (!feeds.containsKey(id)) {
-            owned.remove(id);
+        Feed feed = feeds.get(id);
+        if (feed == null) {
             kept.let(id, bulletin.self());
+        } else {
+            owned.put(id, feed);
         }
     }
 
@@ -238,20 +239,25 @@ public class Feeds {
     }
 
     private boolean close(UUID id) {
-        owned.remove(id);
-        Feed feed = feeds.remove(id);
-        if (feed != null) {
+        Feed feed = feeds.get(id);
+        return feed != null && close(id, feed);
+    }
+
+    private boolean close(UUID id, Feed feed) {
+        owned.remove(id, feed);
+        boolean here = feeds.remove(id, feed);
+        if (here) {
             feed.close();
             gauges.tell(id, LiveGauges.silent());
         }
-        return feed != null;
+        return here;
     }
 
     /** A logger has gone by itself: the sheet says so. */
     private void ended(UUID id, Feed feed) {
         feed.close();
         if (feeds.remove(id, feed) && !closed) {
-            owned.remove(id);
+            owned.remove(id, feed);
             gauges.tell(id, LiveGauges.silent());
             try {
                 kept.let(id, bulletin.self());
@@ -265,12 +271,18 @@ public class Feeds {
     @Scheduled(fixedDelay = LOOK_EVERY_MS, initialDelay = LOOK_EVERY_MS)
     void look() {
         try {
+            // What is attached from here on is not in the answer, and is not let go for that.
+            Map<UUID, Feed> before = Map.copyOf(owned);
             Set<UUID> mine = new HashSet<>();
             kept.of(bulletin.self()).forEach(id -> mine.add(UUID.fromString(id)));
             if (!mine.isEmpty()) {
                 kept.seen(bulletin.self(), mine);
             }
-            owned.stream().filter(id -> !mine.contains(id)).forEach(this::letGo);
+            before.forEach((id, feed) -> {
+                if (!mine.contains(id)) {
+                    close(id, feed);
+                }
+            });
             for (FeedEntity left : kept.left(SILENT, FORGOTTEN)) {
                 if (kept.takeUp(left.buildId(), bulletin.self(), SILENT) == 1) {
                     // A simulated logger takes seconds to start: meanwhile this server goes on showing that it lives.
@@ -281,15 +293,6 @@ public class Feeds {
             }
         } catch (DataAccessException | TransactionException e) {
             LOG.debug("Who listens to which logger cannot be told now", e);
-        }
-    }
-
-    /** What was asked may be older than an attachment that was made meanwhile: it is asked again while nobody makes one. */
-    private void letGo(UUID id) {
-        synchronized (lock(id)) {
-            if (!kept.of(bulletin.self()).contains(id.toString())) {
-                close(id);
-            }
         }
     }
 

@@ -12,7 +12,10 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
-/** What a page from elsewhere, or a name that was pointed at this machine, may do here: nothing. Alone, for who stalls takes room from others. */
+/**
+ * What a page from elsewhere, or a name that was pointed at this machine, may do here: nothing. Alone: who stalls takes room from
+ * others.
+ */
 @Isolated
 class StrangersTest {
     private static final RunningServer SERVER = RunningServer.get();

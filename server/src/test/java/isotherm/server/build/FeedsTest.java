@@ -15,7 +15,9 @@ import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.util.UUID;
+import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.atomic.AtomicReference;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -47,24 +49,19 @@ class FeedsTest {
         logger.close();
     }
 
-    /** Listens to loggers as the server does; the first time that one of its questions is asked, something happens after it or before. */
-    private Feeds feeds(String question, boolean before, Runnable meanwhile) {
-        Runnable[] still = {meanwhile};
+    /** What happens round a question to the database. */
+    private interface Meanwhile {
+        Object round(Callable<Object> question) throws Exception;
+    }
+
+    /** Listens to loggers as the server does; something happens round one of its questions, the first time that it is asked. */
+    private Feeds feeds(String question, Meanwhile meanwhile) {
+        AtomicReference<Meanwhile> still = new AtomicReference<>(meanwhile);
         FeedRepository watched = (FeedRepository) Proxy.newProxyInstance(
                 FeedRepository.class.getClassLoader(), new Class<?>[] {FeedRepository.class}, (proxy, method, args) -> {
-                    Runnable now = method.getName().equals(question) ? still[0] : null;
-                    if (now == null) {
-                        return method.invoke(kept, args);
-                    }
-                    still[0] = null;
-                    if (before) {
-                        now.run();
-                    }
-                    Object answer = method.invoke(kept, args);
-                    if (!before) {
-                        now.run();
-                    }
-                    return answer;
+                    Callable<Object> asked = () -> method.invoke(kept, args);
+                    Meanwhile now = method.getName().equals(question) ? still.getAndSet(null) : null;
+                    return now == null ? asked.call() : now.round(asked);
                 });
         return new Feeds(
                 SERVER.bean(BuildService.class),
@@ -91,31 +88,47 @@ class FeedsTest {
     }
 
     @Test
-    void aLoggerThatIsAttachedWhileAServerAsksWhichAreItsOwnStays() throws Exception {
-        CompletableFuture<Socket> socket = greets();
+    void aLoggerThatIsAttachedWhileAServerAsksWhichAreItsOwnStays() {
+        greets();
         Feeds[] feeds = new Feeds[1];
-        feeds[0] = feeds("of", false, () -> feeds[0].attach(build, choice()));
+        feeds[0] = feeds("of", question -> {
+            Object answer = question.call();
+            feeds[0].attach(build, choice());
+            return answer;
+        });
         feeds[0].look();
         assertThat(feeds[0].attached()).isEqualTo(1);
-        assertThat(kept.findById(build)).isPresent();
 
         kept.forget(build);
         feeds[0].look();
         assertThat(feeds[0].attached()).as("which another server has let go").isZero();
-        socket.get().close();
+    }
+
+    @Test
+    void aLoggerThatIsAttachedAnewWhileAServerAsksWhichAreItsOwnStays() {
+        greets();
+        Feeds[] feeds = new Feeds[1];
+        feeds[0] = feeds("of", question -> {
+            kept.forget(build);
+            Object answer = question.call();
+            greets();
+            feeds[0].attach(build, choice());
+            return answer;
+        });
+        feeds[0].attach(build, choice());
+        feeds[0].look();
+        assertThat(feeds[0].attached()).isEqualTo(1);
+        assertThat(kept.findById(build)).isPresent();
     }
 
     @Test
     void aLoggerThatGoesBeforeItIsWrittenDownIsNotSaidToBeListenedTo() {
         CompletableFuture<Socket> socket = greets();
         Feeds[] feeds = new Feeds[1];
-        feeds[0] = feeds("take", true, () -> {
-            try {
-                socket.join().close();
-            } catch (IOException e) {
-                throw new UncheckedIOException(e);
-            }
+        feeds[0] = feeds("take", question -> {
+            socket.join().close();
             OwnServer.until(() -> feeds[0].attached() == 0);
+            return question.call();
         });
         feeds[0].attach(build, choice());
         assertThat(kept.findById(build)).isEmpty();

@@ -25,7 +25,7 @@ class SignedInFaultsTest {
             server.stopDatabase();
             HttpResponse<String> away = olive.ask("GET", "/api/cars", null);
             assertThat(away.statusCode()).as("patience, not a refusal").isEqualTo(503);
-            assertThat(away.body()).contains("The database does not answer");
+            assertThat(away.body()).contains("The database does not answer in time");
             assertThat(away.headers().firstValue("retry-after")).isPresent();
             server.startDatabase();
             OwnServer.until(() -> olive.status("GET", "/api/cars", null) == 200);

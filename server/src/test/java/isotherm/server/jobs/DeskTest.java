@@ -28,12 +28,12 @@ import tools.jackson.databind.node.ObjectNode;
 
 class DeskTest {
     private static final JsonMapper JSON = new JsonMapper();
+    /** Nobody else asks it anything. */
+    private static RunningServer server;
+
     private final Desk desk = new Desk(1, 3);
     private final CountDownLatch begun = new CountDownLatch(1);
     private final CountDownLatch freed = new CountDownLatch(1);
-
-    /** Nobody else asks it anything. */
-    private static RunningServer server;
 
     @BeforeAll
     static void serve() {
