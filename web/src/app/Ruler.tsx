@@ -170,7 +170,7 @@ export function Ruler({ marks, onOpen }: { marks: readonly Mark[]; onOpen: (mark
       </div>
       <Told aria-live="polite">
         {told ??
-          `Estimates${interval ? `: ${odds(interval.oddsUnderLimit)} sessions like this stay under ${t(car.limits.limitC)} (${percent(interval.oddsUnderLimit)})` : ''}. The maker’s figures come first.`}
+          `Estimates${interval ? `: ${odds(interval.oddsUnderLimit)} sessions like this stay under ${t(car.limits.limitC)} (${percent(interval.oddsUnderLimit)})` : ''}. The maker's figures come first.`}
       </Told>
     </>
   );

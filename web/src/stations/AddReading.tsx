@@ -11,7 +11,7 @@ export type Reading = Schemas['ReadingDocument'];
 const KINDS = [
   { id: 'dash', name: 'Highest oil temperature on the dash', short: 'Dash' },
   { id: 'pressure', name: 'Pressure across the core on the road', short: 'Across the core' },
-  { id: 'makersHeat', name: 'Heat figure from the core’s maker', short: 'Maker’s heat figure' },
+  { id: 'makersHeat', name: "Heat figure from the core's maker", short: "Maker's heat figure" },
 ] as const;
 
 type Kind = (typeof KINDS)[number]['id'];

@@ -84,7 +84,7 @@ export function Readings() {
               isDisabled={!data || isPlaceholderData}
               onPress={() => data && changeCar({ ...now().car, fitted: data.fitted })}
             >
-              Use {readings.length === 1 ? 'it' : 'them'} in the car’s model
+              Use {readings.length === 1 ? 'it' : 'them'} in the car's model
             </Button>
             <Muted>A log that is fitted takes them along.</Muted>
           </Row>

@@ -77,7 +77,7 @@ export function Invitations() {
       </Row>
       {made && link && (
         <Made role="group" aria-label="New invitation">
-          <QRCodeSVG value={link} title="The invitation, for a phone’s camera" marginSize={0} />
+          <QRCodeSVG value={link} title="The invitation, for a phone's camera" marginSize={0} />
           <div>
             <p style={{ margin: 0 }}>
               Lets one {ROLES.find((r) => r.id === made.role)?.name.toLowerCase()} in, until {when(made.expiresAt)}. It
@@ -88,7 +88,7 @@ export function Invitations() {
               <>
                 <Muted>
                   A phone that comes for the first time warns that it does not know this server. Let it load{' '}
-                  <a href="/api/authority.crt">the authority’s certificate</a>, compare these figures, and install it:
+                  <a href="/api/authority.crt">the authority's certificate</a>, compare these figures, and install it:
                 </Muted>
                 <code style={{ fontSize: 12 }}>{made.fingerprint}</code>
               </>

@@ -42,7 +42,7 @@ export function LinksSheet({ car, onClose }: { car: { id: string; name: string }
   return (
     <Sheet title={`Hand over “${car.name}”`} onClose={onClose}>
       <Muted>
-        Whoever has the link reads this car’s builds with their papers and pictures and what is due, without an account.
+        Whoever has the link reads this car's builds with their papers and pictures and what is due, without an account.
         Nothing can be changed by it, and no other car is seen.
       </Muted>
       <Row style={{ alignItems: 'end' }}>

@@ -66,7 +66,7 @@ export function Shared() {
         </Row>
       </section>
       <Muted>
-        Figures are estimates with their intervals. The car maker’s figures, local rules and qualified people come
+        Figures are estimates with their intervals. The car maker's figures, local rules and qualified people come
         first.
       </Muted>
     </Page>

@@ -98,7 +98,7 @@ function Told({ first }: { first: CaseDocument }) {
       <p style={{ minHeight: '1.4em' }}>
         {interval && (
           <>
-            Without an oil cooler {odds(interval.oddsUnderLimit)} sessions like this stay under the oil’s limit of{' '}
+            Without an oil cooler {odds(interval.oddsUnderLimit)} sessions like this stay under the oil's limit of{' '}
             {show(limits.limitC, 'temperature')} ({percent(interval.oddsUnderLimit)}).
           </>
         )}

@@ -65,7 +65,7 @@ export function Start() {
       </Also>
       <p style={{ marginTop: 26 }}>
         <Muted>
-          Everything here is an estimate with its interval. The car maker’s figures, local rules and qualified people
+          Everything here is an estimate with its interval. The car maker's figures, local rules and qualified people
           come first. Hot oil and hot coolant burn: read gauges, open nothing that is hot.
         </Muted>
       </p>

@@ -177,7 +177,7 @@ function OneBuild(props: { summary: Summary; builds: readonly Summary[]; onChoos
             Hand-over archive with pictures
           </a>
           <Muted>
-            Made from “{view.build.design.name}”, {when(view.build.startedAt)}. The maker’s figure, local rules and
+            Made from “{view.build.design.name}”, {when(view.build.startedAt)}. The maker's figure, local rules and
             qualified people come before any figure here.
           </Muted>
           {another && (

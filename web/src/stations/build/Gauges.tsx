@@ -59,7 +59,7 @@ function LoggerKey({ buildId, onRefused }: { buildId: string; onRefused: (why: s
     <>
       <Muted>
         It connects to the gauge port of this server and says a key, which lets it show gauges of this build for a day.
-        The lines are not encrypted: use it on the workshop’s own network.
+        The lines are not encrypted: use it on the workshop's own network.
       </Muted>
       <Button onPress={() => void make()}>Make a key</Button>
       {made && (

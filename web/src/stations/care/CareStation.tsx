@@ -90,7 +90,7 @@ export function CareStation() {
             </p>
           )}
           <a href={`/api/cars/${car.id}/care.ics${paper}`}>Calendar to subscribe to</a>
-          <Muted>Intervals are usual ones and estimates: the makers’ own come first.</Muted>
+          <Muted>Intervals are usual ones and estimates: the makers' own come first.</Muted>
         </>
       }
       pictures={

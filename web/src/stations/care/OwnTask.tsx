@@ -63,7 +63,7 @@ export function OwnTask({ task, write, onClose }: { task?: Task; write: Write; o
           }
         />
       ))}
-      <Muted>What comes first counts. The maker’s interval comes before yours and ours.</Muted>
+      <Muted>What comes first counts. The maker's interval comes before yours and ours.</Muted>
       <Row>
         <Button
           isDisabled={!says || text.trim() === ''}

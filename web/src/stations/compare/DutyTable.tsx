@@ -105,7 +105,7 @@ export function DutyTable() {
             One ruler from {show(from, 'temperature')} to {show(to, 'temperature')}: the peak with the interval that
             holds it 8 times in 10, the target band dashed, the limit as a bar. Below it the most likely peak and the
             odds that it stays under {show(car.limits.targetHighC, 'temperature')}
-            {counted.length > 1 && '; ▼ marks a design’s worst duty'}. “{best?.design.name}” is most likely to hold
+            {counted.length > 1 && "; ▼ marks a design's worst duty"}. “{best?.design.name}” is most likely to hold
             {counted.length > 1 && ' in its own worst'}
             {holds ? '' : ', though not as surely as you want'}.
           </Muted>

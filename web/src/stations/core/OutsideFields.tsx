@@ -31,7 +31,7 @@ export function OutsideFields() {
         value={sheet !== undefined}
         onChange={(on) => set({ sheet: on ? drawn : undefined })}
       />
-      <Muted>From the middle of the face, seen from the core’s front. Drawing, template and hoses all use these.</Muted>
+      <Muted>From the middle of the face, seen from the core's front. Drawing, template and hoses all use these.</Muted>
       {sheet && (
         <>
           <Fields>

@@ -114,7 +114,7 @@ export function OwnEntry({ onDone }: { onDone: (part: Part) => Promise<void> }) 
 
 type Heat = Schemas['HeatPointDocument'];
 
-/** What the core’s maker says that it gives off, at one point or more: the core is fitted to it. */
+/** What the core's maker says that it gives off, at one point or more: the core is fitted to it. */
 function MakersHeat({ heats, onChange }: { heats: readonly Heat[]; onChange: (heats: Heat[]) => void }) {
   const { starts } = usePresets();
   return (

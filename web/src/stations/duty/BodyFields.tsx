@@ -171,7 +171,7 @@ export function LimitFields() {
           onChange={(sensor) => changeCar({ ...now().car, sensor })}
         />
       </Fields>
-      <Muted>The oil maker’s limit comes first.</Muted>
+      <Muted>The oil maker's limit comes first.</Muted>
     </Fold>
   );
 }

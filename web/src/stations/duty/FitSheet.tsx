@@ -67,7 +67,7 @@ export function FitSheet(props: { log: Schemas['LogView']; onClose: () => void; 
           <FigureTable aria-label="What was learned">
             <thead>
               <tr>
-                <th scope="col">Factor on the car’s own figure</th>
+                <th scope="col">Factor on the car's own figure</th>
                 <th scope="col">Learned</th>
                 <th scope="col">±</th>
                 <th scope="col">Before ±</th>
@@ -96,7 +96,7 @@ export function FitSheet(props: { log: Schemas['LogView']; onClose: () => void; 
             ))}
           </ul>
           <Row>
-            <Button onPress={use}>Use it in the car’s model</Button>
+            <Button onPress={use}>Use it in the car's model</Button>
             <Button onPress={onClose}>Cancel</Button>
           </Row>
           <Muted>It can be taken out again at any time, under “Heat into the oil” or in Prove.</Muted>

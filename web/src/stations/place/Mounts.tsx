@@ -96,7 +96,7 @@ export function Mounts(props: {
         </Button>
         {layout && layout.holes.length > 0 && (
           <Button onPress={() => set(layout.holes.map((h) => ({ ...h, method: 'BOLT', rubber: true })))}>
-            At the core’s own holes
+            At the core's own holes
           </Button>
         )}
       </Row>

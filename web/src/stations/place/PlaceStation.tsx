@@ -275,7 +275,7 @@ function Placed() {
               <Held>
                 <AirBySpeed />
               </Held>
-              <Heading>Where the air’s pressure goes at the end of the session</Heading>
+              <Heading>Where the air's pressure goes at the end of the session</Heading>
               {core.airLosses.length > 0 ? (
                 <PressureBar losses={core.airLosses} format={(pa) => `${Math.round(pa)} Pa`} label="Air pressure" />
               ) : (
@@ -318,7 +318,7 @@ function OtherRadiator() {
     changeDesign(radiator ? { ...rest, radiator } : rest);
   };
   return (
-    <Fold name="Radiator" short={design.radiator ? 'another one' : 'the car’s own'}>
+    <Fold name="Radiator" short={design.radiator ? 'another one' : "the car's own"}>
       <Toggle
         label="Another radiator in this design"
         value={design.radiator !== undefined}

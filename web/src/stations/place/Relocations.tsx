@@ -27,7 +27,7 @@ export function Relocations({ inTheWay }: { inTheWay: readonly string[] }) {
   return (
     <>
       <Muted>
-        What is on this list is in nobody’s way in the drawing, and has its step on the run sheet. Lines of the air
+        What is on this list is in nobody's way in the drawing, and has its step on the run sheet. Lines of the air
         conditioning are never opened at home.
       </Muted>
       {list.map((r, i) => (

@@ -98,7 +98,7 @@ function OneAccessory(props: {
         {a.kind === 'BYPASS_FILTER' && (
           <>
             <Pick
-              label="Oil’s way"
+              label="Oil's way"
               value={a.way ?? 'BESIDE'}
               options={[
                 { id: 'BESIDE', name: 'a share, past the engine' },

@@ -127,7 +127,7 @@ export function Chains({ plumbed }: { plumbed: Plumbed }) {
                   ))}
               </tbody>
             </FigureTable>
-            <Muted>The maker’s figure comes before ours. {others(l, money)}</Muted>
+            <Muted>The maker's figure comes before ours. {others(l, money)}</Muted>
           </Fold>
         );
       })}

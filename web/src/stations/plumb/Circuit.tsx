@@ -130,7 +130,7 @@ function OneSender(props: { sender: Sender; onChange: (change: Partial<Sender>) 
           onChange={(size) => onChange({ size })}
         />
       </Fields>
-      <MakersFigure name="Sender’s torque" figure={s.figure} onChange={(figure) => onChange({ figure })} />
+      <MakersFigure name="Sender's torque" figure={s.figure} onChange={(figure) => onChange({ figure })} />
       <Button aria-label={`Remove sender for ${word('senses', s.senses)}`} onPress={onRemove}>
         Remove
       </Button>

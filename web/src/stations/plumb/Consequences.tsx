@@ -67,7 +67,7 @@ export function Consequences({ plumbed, onTurn }: { plumbed: Plumbed; onTurn: (c
         ) : (
           <Muted>
             Whether the takeoff goes onto the engine is not looked at yet: compare its thread and gasket with the
-            filter’s.
+            filter's.
           </Muted>
         )}
         {plumbed.lines

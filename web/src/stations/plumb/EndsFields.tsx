@@ -22,7 +22,7 @@ export function EndsFields({ ends, onChange }: { ends: Plumbing['ends']; onChang
     return (
       <>
         <Muted>
-          Four ports by tape: across from the car’s middle, up from the ground, back from the foremost skin, and which
+          Four ports by tape: across from the car's middle, up from the ground, back from the foremost skin, and which
           way each points. The shortest way between them is looked for, with the elbows that it takes.
         </Muted>
         <Button onPress={() => onChange(starts.ends)}>Put in the four ports</Button>

@@ -77,7 +77,7 @@ export function HoseChoice(props: {
           onChange={(next) => onChange({ hose: next })}
         />
         <Pick
-          label="Core’s ports"
+          label="Core's ports"
           value={plumbing.corePort}
           options={JOINTS}
           onChange={(corePort) => onChange({ corePort, corePortSize: SIZES[corePort][2] ?? '-10' })}
@@ -109,7 +109,7 @@ export function HoseChoice(props: {
         <Toggle label="Heat sleeves" value={plumbing.sleeved} onChange={(sleeved) => onChange({ sleeved })} />
       </Fields>
       <MakersFigure
-        name="Core’s ports, torque"
+        name="Core's ports, torque"
         figure={plumbing.coreFigure}
         onChange={(coreFigure) => onChange({ coreFigure })}
       />

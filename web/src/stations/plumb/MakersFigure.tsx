@@ -9,7 +9,7 @@ type Figure = Schemas['MakersFigureDocument'];
 
 const RETORQUE = ['NOT_SAID', 'NEVER', 'COLD_AFTER_FIRST_HEAT', 'COLD_AFTER_FIRST_DRIVE', 'EACH_OIL_CHANGE'] as const;
 
-/** What a part’s maker says of tightening it: it comes before every figure of ours. */
+/** What a part's maker says of tightening it: it comes before every figure of ours. */
 export function MakersFigure(props: {
   name: string;
   figure: Figure | undefined;

@@ -96,8 +96,8 @@ function LevelFields(props: {
           </Fold>
         ) : (
           <>
-            <Muted>The hoses have to know where the core’s ports are: put the core where your tape says.</Muted>
-            <Button onPress={() => set({ placement: starts.placement })}>Put in the core’s place</Button>
+            <Muted>The hoses have to know where the core's ports are: put the core where your tape says.</Muted>
+            <Button onPress={() => set({ placement: starts.placement })}>Put in the core's place</Button>
           </>
         ))}
     </>
@@ -199,7 +199,7 @@ function Plumbed() {
           </div>
           <Muted style={{ fontSize: 13 }}>
             Hot oil burns, and a leak at running pressure empties a sump in seconds. Hose that bears pressure has to be
-            rated for it; its maker’s instructions come first.
+            rated for it; its maker's instructions come first.
           </Muted>
           {catalogue && <PartList onClose={() => setCatalogue(false)} />}
         </>
@@ -260,7 +260,7 @@ function Plumbed() {
                 {figures && (
                   <>
                     <Heading>
-                      Where the oil’s pressure goes at the highest speed, hot:{' '}
+                      Where the oil's pressure goes at the highest speed, hot:{' '}
                       <Figure of="LOOP_LOSS">{show(loopLossBar(figures.points), 'pressure')}</Figure>
                     </Heading>
                     <PressureBar

@@ -86,7 +86,7 @@ export function NeighbourEditor({ bay }: { bay: Bay }) {
     <>
       <Muted>
         Clock angles as seen from the engine along the filter; 0° is forward where the filter points up or down, else
-        up. Distance is from the filter’s axis to the nearest face.
+        up. Distance is from the filter's axis to the nearest face.
       </Muted>
       {neighbours.map((n, i) => {
         const set = (change: Partial<typeof n>) => put(neighbours.map((x, k) => (k === i ? { ...x, ...change } : x)));

@@ -173,7 +173,7 @@ function Told({ answer, behind }: { answer: Answer; behind: boolean }) {
             </td>
           </tr>
           <tr>
-            <th scope="row">Plateau after, at the first day’s air and pace</th>
+            <th scope="row">Plateau after, at the first day's air and pace</th>
             <td>
               <Figure of="MATCHED_PLATEAU">{interval(answer.plateauAfterC, 'temperature')}</Figure>
             </td>
@@ -247,7 +247,7 @@ function Model({ answer }: { answer: Answer }) {
       ))}
       {car.fitted && (
         <>
-          <Muted>“{car.fitted.log}” has taught the car’s model.</Muted>
+          <Muted>“{car.fitted.log}” has taught the car's model.</Muted>
           <TakeLogOut />
         </>
       )}
@@ -258,7 +258,7 @@ function Model({ answer }: { answer: Answer }) {
         </Muted>
       )}
       <Muted>
-        The step from one day to the other is the model’s own; the interval holds laps, thermometers, and how far such
+        The step from one day to the other is the model's own; the interval holds laps, thermometers, and how far such
         steps may be off.
       </Muted>
     </>

@@ -151,7 +151,7 @@ class DutyTest extends Workshop {
         String before = ruleMark("Peak").getAttribute("aria-label");
         button("Fit baseline").click();
         assertThat(table("What was learned")).containsText("Heat into the oil");
-        button("Use it in the car’s model").click();
+        button("Use it in the car's model").click();
         assertThat(table("The schools of heat")).containsText("Fitted to “baseline”");
         assertThat(ruleMark("Peak")).not().hasAttribute("aria-label", before);
         unfold("Heat into the oil");

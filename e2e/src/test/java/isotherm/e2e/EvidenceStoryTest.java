@@ -48,7 +48,7 @@ class EvidenceStoryTest extends Workshop {
         String before = ruleMark("Peak").getAttribute("aria-label");
         lookAtTheDash("As it is today", shown(Design.NO_COOLER));
         lookAtTheDash(corvid.design(), shown(ASKED.design().toCore(ASKED.car())));
-        button("Use them in the car’s model").click();
+        button("Use them in the car's model").click();
         assertThat(table("The schools of heat")).containsText("Fitted to “Dash: As it is today and 1 more”");
         assertThat(ruleMark("Peak")).not().hasAttribute("aria-label", before);
         assertThat(verdict())
@@ -89,7 +89,7 @@ class EvidenceStoryTest extends Workshop {
         open(corvid);
         fit(log("baseline.csv", Design.NO_COOLER), "As it is today");
         assertThat(table("What was learned")).not().containsText("Air that arrives");
-        button("Use it in the car’s model").click();
+        button("Use it in the car's model").click();
         assertThat(table("The schools of heat")).containsText("Fitted to “baseline”");
         assertThat(verdict())
                 .containsText(Pattern.compile("No oil cooler is needed|Needed, and this design covers it"));
@@ -103,7 +103,7 @@ class EvidenceStoryTest extends Workshop {
         open(corvid);
         fit(log("baseline.csv", ASKED.design().toCore(ASKED.car())), corvid.design());
         assertThat(table("What was learned")).containsText("Air that arrives");
-        button("Use it in the car’s model").click();
+        button("Use it in the car's model").click();
         assertThat(table("The schools of heat")).containsText("Fitted to “baseline”");
         assertThat(verdict()).containsText(Pattern.compile("in [89]\\d % of sessions like this"));
     }
@@ -112,7 +112,7 @@ class EvidenceStoryTest extends Workshop {
     void howSureOneWantsToBeIsOnesOwnChoice() {
         open(corvid);
         lookAtTheDash("As it is today", shown(Design.NO_COOLER));
-        button("Use it in the car’s model").click();
+        button("Use it in the car's model").click();
         assertThat(verdict()).not().containsText("Cannot tell yet");
         unfold("Target, limit, sensor");
         choose("How sure do you want to be", "19 times in 20 (95 %)");

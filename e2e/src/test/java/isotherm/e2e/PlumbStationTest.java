@@ -162,7 +162,7 @@ class PlumbStationTest extends Workshop {
         comes(page.getByText(Pattern.compile("stays under pressure when the engine stands")));
         unfold("Fittings, feed");
         assertThat(table("Joints of the feed")).containsText("O-ring under the shoulder");
-        choose("Core’s ports", "BSPP");
+        choose("Core's ports", "BSPP");
         assertThat(table("Joints of the feed")).containsText("bonded washer");
     }
 

@@ -50,7 +50,7 @@ class ProveAndCareTest extends Workshop {
         String untaught = found(peak, after.textContent());
         button("What the second log teaches…").click();
         comes(table("What was learned"));
-        button("Use it in the car’s model").click();
+        button("Use it in the car's model").click();
         assertThat(after).containsText("Before a log taught the model: " + untaught + " °C");
         saved();
         Download report =

@@ -114,7 +114,7 @@ class StrangerTest extends Workshop {
         answers("show today", "A temperature on the dash");
         types("Highest oil temperature shown", "134");
         assertThat(answer()).containsText("An oil cooler is needed");
-        assertThat(answer()).containsText(Pattern.compile("sessions like this stay under the oil’s limit of 135 °C"));
+        assertThat(answer()).containsText(Pattern.compile("sessions like this stay under the oil's limit of 135 °C"));
         assertThat(answer()).containsText(Pattern.compile("after it within about \\d+ °C"));
         reads(answer());
         press(button("Add this car"));

@@ -63,7 +63,7 @@ class WireStoryTest extends Workshop {
 
         choose("Lengths rest on", "By the whole bay");
         button("Draw the bay").click();
-        button("Put in the core’s place").click();
+        button("Put in the core's place").click();
         comes(page.getByText("Lengths rest on taped positions"));
         assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Fit of the takeoff")))
                 .containsText("takeoff");

@@ -245,7 +245,7 @@ public final class HandOver {
                     speech.name(t.figure()) + ", " + last.day() + ": " + speech.figure(t.measure(), last.value())
                             + notes);
         }
-        text(document, "Intervals are usual ones unless somebody is named for them; the makers’ own come first.");
+        text(document, "Intervals are usual ones unless somebody is named for them; the makers' own come first.");
     }
 
     private void signed(Document document) {
