@@ -1,5 +1,5 @@
 // @vitest-environment happy-dom
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { api, ApiError, basedOn, create, isPassing, mayAskAgain, read, send, watch, type JobView } from './client';
 
 const answer = (status: number, body?: unknown) =>
@@ -106,6 +106,66 @@ describe('long work', () => {
 
   it('that was stopped is told apart from work that failed', async () => {
     await expect(watch(job('CANCELLED'), () => undefined)).rejects.toMatchObject({ status: 499 });
+  });
+
+  describe('over some time', () => {
+    beforeEach(() => {
+      vi.useFakeTimers();
+    });
+    afterEach(() => {
+      vi.useRealTimers();
+    });
+
+    it('is looked at soon at first, then five times a second', async () => {
+      const begun = Date.now();
+      const looks: number[] = [];
+      fetched.mockImplementation(() => {
+        looks.push(Date.now() - begun);
+        return answer(200, job(looks.length < 7 ? 'RUNNING' : 'DONE'));
+      });
+      const end = watch(job('RUNNING'), () => undefined);
+      await vi.runAllTimersAsync();
+      await end;
+      expect(looks).toEqual([40, 100, 190, 325, 525, 725, 925]);
+    });
+
+    it('goes on while nothing is heard of it for a moment', async () => {
+      fetched.mockRejectedValueOnce(new TypeError('Failed to fetch'));
+      fetched.mockReturnValueOnce(answer(503, { detail: 'The database does not answer' }));
+      fetched.mockReturnValueOnce(answer(200, job('DONE', { answer: { rows: 3 } })));
+      const end = watch(job('RUNNING'), () => undefined);
+      await vi.runAllTimersAsync();
+      expect(await end).toEqual({ rows: 3 });
+    });
+
+    it('is given up where nothing is heard of it any more, or it is not known', async () => {
+      fetched.mockRejectedValue(new TypeError('Failed to fetch'));
+      const lost = expect(watch(job('RUNNING'), () => undefined)).rejects.toThrow('no connection to the garage');
+      await vi.runAllTimersAsync();
+      await lost;
+      expect(fetched).toHaveBeenCalledTimes(30);
+      fetched.mockReset();
+      fetched.mockReturnValueOnce(answer(404));
+      const unknown = expect(watch(job('RUNNING'), () => undefined)).rejects.toMatchObject({ status: 404 });
+      await vi.runAllTimersAsync();
+      await unknown;
+    });
+  });
+});
+
+describe('a connection that fails', () => {
+  it('is told in words of our own, whatever the browser calls it', async () => {
+    for (const theirs of ['Failed to fetch', 'Load failed', 'NetworkError when attempting to fetch resource.']) {
+      fetched.mockRejectedValueOnce(new TypeError(theirs));
+      await expect(read(api.GET('/api/cars'))).rejects.toThrow(/^There is no connection to the garage$/);
+    }
+    fetched.mockRejectedValueOnce(new TypeError('Failed to fetch'));
+    await expect(send('/garage', new Blob(['x']), 'application/zip')).rejects.toThrow('no connection to the garage');
+  });
+
+  it('is not what one is that was called off here', async () => {
+    fetched.mockRejectedValueOnce(new DOMException('gone', 'AbortError'));
+    await expect(read(api.GET('/api/cars'))).rejects.toMatchObject({ name: 'AbortError' });
   });
 });
 

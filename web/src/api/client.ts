@@ -31,8 +31,18 @@ export class ApiError extends Error {
   }
 }
 
+/** Over the network, whose failing each browser tells in words of its own that nobody at a car knows. */
+async function reach(asked: Request | string, how?: RequestInit): Promise<Response> {
+  try {
+    return await fetch(asked, how);
+  } catch (e) {
+    // One that was called off was called off here.
+    throw e instanceof DOMException ? e : new Error('There is no connection to the garage', { cause: e });
+  }
+}
+
 /** The server, as its own description states it: every path with what it takes and what it answers. */
-export const api = createClient<paths>({ fetch: (request) => fetch(request) });
+export const api = createClient<paths>({ fetch: (request) => reach(request) });
 
 interface Answer<T> {
   readonly data?: T;
@@ -77,6 +87,8 @@ export function newId(): string {
 const TRIES = 3;
 const PAUSE_MS = 700;
 
+const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+
 /** Whether a request may simply be sent again: nothing was answered, or the server asks for a little patience. */
 export function isPassing(e: unknown): boolean {
   return !(e instanceof ApiError) || e.status >= 500 || e.status === 429;
@@ -110,24 +122,29 @@ export async function create<T>(ask: (header: Named) => Promise<Answer<T>>): Pro
       if (tries === TRIES || !isPassing(e)) {
         throw e;
       }
-      await new Promise((resolve) => setTimeout(resolve, PAUSE_MS * tries));
+      await pause(PAUSE_MS * tries);
     }
   }
 }
 
+/** A file that is sent or made, past what the description types; a refusal is thrown with what the server says of it. */
+export async function exchange(path: string, how: RequestInit): Promise<Response> {
+  const response = await reach(path, how);
+  if (!response.ok) {
+    const refused = refusal(response, await response.json().catch(() => ({})));
+    throw new ApiError(refused.status, refused.problems[0]?.message ?? refused.message, refused.problems, refused.body);
+  }
+  return response;
+}
+
 /** Sends a file as it is; what it creates is named here, so that it is created once. */
 export async function send<T>(path: string, body: Blob | string, type: string): Promise<T> {
-  const response = await fetch(`/api${path}`, {
+  const response = await exchange(`/api${path}`, {
     method: 'POST',
     headers: { 'content-type': type, 'Idempotency-Key': newId() },
     body,
   });
-  const answer: unknown = await response.json().catch(() => ({}));
-  if (!response.ok) {
-    const refused = refusal(response, answer);
-    throw new ApiError(refused.status, refused.problems[0]?.message ?? refused.message, refused.problems, refused.body);
-  }
-  return answer as T;
+  return (await response.json()) as T;
 }
 
 /** The version that a change is based on. */
@@ -137,9 +154,16 @@ export function basedOn(version: number | undefined): { 'If-Match': string } {
 
 export type JobView = Schemas['JobView'];
 
+/** A page asks anew after so long how far long work is: soon at first, since some of it ends at once. */
+const SOONEST_MS = 40;
+const LATEST_MS = 200;
+/** So often nothing is heard of it before it is given up: it goes on meanwhile. */
+const UNHEARD = 30;
+
 /** Watches long work until it ends; told how far it is. */
 export async function watch<T>(started: JobView, progress: (job: JobView) => void): Promise<T> {
-  for (let job = started; ; job = await read(api.GET('/api/jobs/{id}', { params: { path: { id: started.id } } }))) {
+  let next = SOONEST_MS;
+  for (let job = started; ; job = await standing(started.id)) {
     progress(job);
     if (job.state === 'DONE') {
       return job.answer as T;
@@ -152,6 +176,20 @@ export async function watch<T>(started: JobView, progress: (job: JobView) => voi
         {},
       );
     }
-    await new Promise((resolve) => setTimeout(resolve, 200));
+    await pause(next);
+    next = Math.min(1.5 * next, LATEST_MS);
+  }
+}
+
+async function standing(id: string): Promise<JobView> {
+  for (let tries = 1; ; tries++) {
+    try {
+      return await read(api.GET('/api/jobs/{id}', { params: { path: { id } } }));
+    } catch (e) {
+      if (tries === UNHEARD || !isPassing(e)) {
+        throw e;
+      }
+      await pause(PAUSE_MS);
+    }
   }
 }

@@ -1,13 +1,14 @@
+import { exchange } from '../api/client';
+
 /** Has the server make a file of what is on the screen, and hands it to the browser. */
 export async function download(path: string, asked: unknown, name: string): Promise<void> {
-  const response = await fetch(path, {
+  const response = await exchange(path, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(asked),
+  }).catch((e: unknown) => {
+    throw new Error(`${name} could not be made: ${(e as Error).message}`, { cause: e });
   });
-  if (!response.ok) {
-    throw new Error(`${name} could not be made`);
-  }
   const url = URL.createObjectURL(await response.blob());
   const link = document.createElement('a');
   link.href = url;
