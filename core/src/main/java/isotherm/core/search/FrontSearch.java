@@ -8,19 +8,22 @@ import isotherm.core.search.DesignSearch.Evaluation;
 import isotherm.core.search.DesignSearch.Result;
 import isotherm.core.search.DesignSearch.Run;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.IntPredicate;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
- * One search: a design of each family first, which tells where holding begins, then each ladder from its top as far as it holds. How
- * long the oil takes to get warm is asked for where it may decide: the worst sealed design of a ladder is warm first, or with the
- * others, and what is beaten even with that one's time is beaten.
+ * One search: a design of some families, to show something soon, then of each, which tells where holding begins, then each ladder from
+ * its top as far as it holds. How long the oil takes to get warm is asked for where it may decide: the worst sealed design of a ladder
+ * is warm first, or with the others, and what is beaten even with that one's time is beaten.
  */
 final class FrontSearch {
     /**
@@ -35,6 +38,12 @@ final class FrontSearch {
 
     /** So far beyond its full opening a thermostat stands open, however late it follows the oil, K. */
     private static final double SETTLED = 2;
+
+    /** Share of the families that shows something after a thirtieth of a search; all of them take a sixth of it. */
+    private static final double SOONEST = 1.0 / 7;
+
+    /** Multiples of it spread evenly, whatever the number of places. */
+    private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
 
     private final Evaluation evaluation;
     private final List<Family> families;
@@ -60,20 +69,10 @@ final class FrontSearch {
      * @return what holds
      */
     Result result(ToDoubleFunction<List<Run>> likely) {
-        List<Run> firsts = families.parallelStream()
-                .map(f -> {
-                    ask();
-                    Run run = evaluation.run(f.part(), f.first());
-                    decided(1);
-                    return run;
-                })
-                .toList();
+        List<Run> firsts = firsts(likely);
         double most = likely.applyAsDouble(firsts);
-        // What is first seen is soon there: of each core in each place a design that holds.
-        List<Candidate> first = firsts.parallelStream()
-                .filter(r -> r.holds(most))
-                .map(this::candidate)
-                .toList();
+        // Of each core in each place a design that holds.
+        List<Candidate> first = holding(firsts, most);
         found.add(first.size(), first);
         tell();
         List<Looked> looked = IntStream.range(0, families.size())
@@ -90,6 +89,39 @@ final class FrontSearch {
                 DesignSearch.largest(
                                 looked.stream().flatMap(l -> l.tops().stream()).toList())
                         .map(this::candidate));
+    }
+
+    /** A design of each family. What holds of some is shown before the others are run, and decides nothing. */
+    private List<Run> firsts(ToDoubleFunction<List<Run>> likely) {
+        Run[] ran = new Run[families.size()];
+        runFirsts(ran, FrontSearch::isSoonest);
+        List<Run> soonest = Arrays.stream(ran).filter(Objects::nonNull).toList();
+        List<Candidate> shown = holding(soonest, likely.applyAsDouble(soonest));
+        Found some = new Found();
+        some.add(shown.size(), shown);
+        asker.found(() -> some.result(designs));
+        runFirsts(ran, i -> !isSoonest(i));
+        return List.of(ran);
+    }
+
+    private void runFirsts(Run[] ran, IntPredicate which) {
+        IntStream.range(0, ran.length).filter(which).parallel().forEach(i -> {
+            Family family = families.get(i);
+            ran[i] = run(family, family.first(), Double.POSITIVE_INFINITY);
+            decided(1);
+        });
+    }
+
+    /** Whether a family is among those that are run before all others, which are of every core's size and in every place. */
+    private static boolean isSoonest(int family) {
+        return family * GOLDEN % 1 < SOONEST;
+    }
+
+    private List<Candidate> holding(List<Run> runs, double most) {
+        return runs.parallelStream()
+                .filter(r -> r.holds(most))
+                .map(this::candidate)
+                .toList();
     }
 
     /**

@@ -21,6 +21,7 @@ import isotherm.core.search.DesignSearch.Result;
 import isotherm.core.search.DesignSearch.Run;
 import isotherm.core.simulate.DemoCars;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -211,14 +212,46 @@ class FrontSearchTest {
     @Test
     void theFrontGrowsUntilTheSearchEnds() {
         Space space = drawn(1);
-        List<Family> families = Family.all(space.bounds());
+        List<Family> families = Collections.nCopies(20, Family.all(space.bounds())).stream()
+                .flatMap(List::stream)
+                .toList();
         DesignSearch.Evaluation evaluation = new DesignSearch.Evaluation(space.car(), space.duty());
         Listener listener = new Listener();
         Result end = new FrontSearch(evaluation, families, listener).result(c -> 1000);
-        assertThat(listener.holding()).hasSizeGreaterThan(1).isSorted().last().isEqualTo(end.holding());
-        assertThat(listener.holding().get(0)).isEqualTo(families.size());
+        assertThat(listener.reachedAtFirst())
+                .as("of seven families one is shown first")
+                .isBetween(4, 8);
+        assertThat(listener.holding()).isSorted().last().isEqualTo(end.holding());
+        assertThat(listener.holding().subList(0, 2)).containsExactly(listener.reachedAtFirst(), families.size());
         assertThat(listener.reached()).isEqualTo(end.tried());
         assertThat(end.holding()).isEqualTo(end.tried());
+    }
+
+    /** It is told by a few, which may say that more holds than does. */
+    @ParameterizedTest
+    @ValueSource(ints = {0, 1, 2, 3, 4, 5, 6, 7})
+    void whatIsShownFirstDecidesNothing(int seed) {
+        Space space = drawn(seed);
+        List<Family> families = Family.all(space.bounds());
+        DesignSearch.Evaluation evaluation = new DesignSearch.Evaluation(space.car(), space.duty());
+        // What is shown first is just too warm.
+        double edge =
+                evaluation.run(families.get(0).part(), families.get(0).first()).peak() - 0.01;
+        Listener listener = new Listener();
+        Result end = new FrontSearch(evaluation, families, listener)
+                .result(runs -> runs.size() < families.size() ? 1000 : edge);
+        List<Result> told = listener.told();
+        assertThat(told.get(0).front()).singleElement().satisfies(c -> assertThat(c.peak())
+                .isGreaterThan(edge));
+        assertThat(told.subList(1, told.size())).allSatisfy(r -> {
+            assertThat(r.front()).allMatch(c -> c.peak() <= edge);
+            assertThat(r.smallest().stream()).allMatch(c -> c.peak() <= edge);
+        });
+        Result plain = new FrontSearch(evaluation, families, () -> false).result(runs -> edge);
+        assertThat(end.holding()).isEqualTo(plain.holding());
+        assertThat(end.front()).containsExactlyInAnyOrderElementsOf(plain.front());
+        assertThat(end.smallest()).isEqualTo(plain.smallest());
+        assertThat(end.largest()).isEqualTo(plain.largest());
     }
 
     @Test

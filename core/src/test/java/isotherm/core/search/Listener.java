@@ -6,8 +6,9 @@ import java.util.function.Supplier;
 
 /** Waits for a search to its end and remembers what it was told. */
 final class Listener implements DesignSearch.Asker {
-    private final List<Integer> holding = new ArrayList<>();
+    private final List<DesignSearch.Result> told = new ArrayList<>();
     private int reached;
+    private int reachedAtFirst;
 
     @Override
     public boolean gone() {
@@ -21,7 +22,10 @@ final class Listener implements DesignSearch.Asker {
 
     @Override
     public synchronized void found(Supplier<DesignSearch.Result> soFar) {
-        holding.add(soFar.get().holding());
+        if (told.isEmpty()) {
+            reachedAtFirst = reached;
+        }
+        told.add(soFar.get());
     }
 
     /** The most designs that it was told to be decided on. */
@@ -29,8 +33,18 @@ final class Listener implements DesignSearch.Asker {
         return reached;
     }
 
+    /** The most that were decided on when something was found first. */
+    int reachedAtFirst() {
+        return reachedAtFirst;
+    }
+
     /** How many held, each time that it was told. */
     List<Integer> holding() {
-        return holding;
+        return told.stream().map(DesignSearch.Result::holding).toList();
+    }
+
+    /** What was told, one after the other. */
+    List<DesignSearch.Result> told() {
+        return told;
     }
 }
