@@ -8,12 +8,15 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /** Rows, make, thermostat; both schools of size; what can be bought. */
 class CoreStationTest extends Workshop {
+    private static final String FOUND = "(?:So far of|Of) [\\d,]+ designs ([\\d,]+) hold .*";
+
     private final Garage.Own corvid = Garage.own("corvid");
 
     @BeforeEach
@@ -106,6 +109,33 @@ class CoreStationTest extends Workshop {
         button("Stop").click();
         comes(page.getByText("It was stopped"));
         comes(button("Search the whole catalogue"));
+    }
+
+    @Test
+    void aSearchShowsWhatItHasFoundWhileItGoesOn() {
+        page.evaluate(
+                """
+                () => {
+                  window.said = [];
+                  new MutationObserver(() => {
+                    const text = document.querySelector('section[aria-label="Search"] > p')?.textContent;
+                    if (text && text !== window.said.at(-1)) {
+                      window.said.push(text);
+                    }
+                  }).observe(document.body, { subtree: true, childList: true, characterData: true });
+                }""");
+        button("Search the whole catalogue").click();
+        comes(page.getByText(Pattern.compile("^Of [\\d,]+ designs")));
+        List<String> said = ((List<?>) page.evaluate("() => window.said"))
+                .stream().map(String::valueOf).toList();
+        assertThat(said).hasSizeGreaterThan(1).allMatch(text -> text.matches(FOUND));
+        assertThat(said.subList(0, said.size() - 1)).allMatch(text -> text.startsWith("So far of "));
+        List<Integer> holding = said.stream()
+                .map(text -> Integer.valueOf(text.replaceAll(FOUND, "$1").replace(",", "")))
+                .toList();
+        assertThat(holding).isSorted().first().satisfies(first -> assertThat(first)
+                .isPositive()
+                .isLessThan(holding.get(holding.size() - 1)));
     }
 
     @Test

@@ -116,6 +116,9 @@ class PlumbStationTest extends Workshop {
                 .contains("Feed, to the cooler")
                 .contains("cut list")
                 .contains("Orient the second end");
+        page.context().setOffline(true);
+        button("Print cut list").click();
+        comes(page.getByText("▲ cut-list.pdf could not be made: There is no connection to the garage"));
     }
 
     @Test
