@@ -1,15 +1,9 @@
 package isotherm.bench;
 
-import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
 import java.net.URI;
-import java.nio.file.Path;
-import java.util.List;
-import java.util.Map;
 import java.util.regex.Pattern;
 
 /** From a move of the pointer that holds the rows to the frame in which the thermal rule shows what they come to. */
@@ -56,22 +50,12 @@ final class DragClock implements AutoCloseable {
               return took.slice(20);
             }""";
 
-    private final Playwright playwright =
-            Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    private final Chromium browser;
     private final Page page;
 
     DragClock(URI server) {
-        Browser browser = playwright
-                .chromium()
-                .launch(new BrowserType.LaunchOptions()
-                        .setExecutablePath(Path.of("/usr/bin/chromium-headless-shell"))
-                        .setArgs(List.of("--no-sandbox", "--disable-gpu")));
-        page = browser.newPage(
-                new Browser.NewPageOptions().setBaseURL(server.toString()).setViewportSize(1280, 800));
-        page.navigate("/");
-        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Stations"))
-                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(Pattern.compile("Core")))
-                .click();
+        browser = new Chromium(server, "Core");
+        page = browser.page();
     }
 
     /** Seconds, one for each move. */
@@ -102,24 +86,16 @@ final class DragClock implements AutoCloseable {
         }
         page.mouse().up();
         page.waitForTimeout(BETWEEN_MS);
-        return seconds(page.evaluate("() => window.took"), WARM);
+        return Chromium.seconds(page.evaluate("() => window.took"), WARM);
     }
 
     /** Seconds, of a request from the page that computes and reads nothing. */
     double[] emptyRequests() {
-        return seconds(page.evaluate(EMPTY), 0);
-    }
-
-    private static double[] seconds(Object milliseconds, int skipped) {
-        return ((List<?>) milliseconds)
-                .stream()
-                        .skip(skipped)
-                        .mapToDouble(ms -> ((Number) ms).doubleValue() / 1e3)
-                        .toArray();
+        return Chromium.seconds(page.evaluate(EMPTY), 0);
     }
 
     @Override
     public void close() {
-        playwright.close();
+        browser.close();
     }
 }

@@ -12,7 +12,7 @@ import java.sql.Statement;
 import java.util.Locale;
 import java.util.stream.DoubleStream;
 
-/** What takes the whole program: a log that comes in, a drag from pointer to picture, a start; each beside its yardstick. */
+/** What takes the whole program: a search and a drag from pointer to picture, a log that comes in, a start; each beside its yardstick. */
 public final class ServedRun {
     private static final int MILLION = 1_000_000;
     private static final int ROUNDS = 5;
@@ -36,6 +36,18 @@ public final class ServedRun {
         URI server = URI.create(args[0]);
         System.out.println("| what | median | 95 of 100 | its yardstick | median | 95 of 100 |");
         System.out.println("|---|---|---|---|---|---|");
+        try (SearchClock searches = new SearchClock(server)) {
+            searches.search(1);
+            row(
+                    "the program's first search, press to first designs",
+                    searches.first(),
+                    "to all of them",
+                    searches.whole());
+        }
+        try (SearchClock searches = new SearchClock(server)) {
+            searches.search(ROUNDS);
+            row("a later search, press to first designs", searches.first(), "to all of them", searches.whole());
+        }
         Runnable log = new GarageGrowth(server).log(MILLION);
         double[] logs = rounds(() -> {
             long begun = System.nanoTime();
