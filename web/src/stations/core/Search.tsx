@@ -6,7 +6,7 @@ import { Button, Muted, Progress, Row } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import { useMoney } from '../../bench/useMoney';
 import { usePresets } from '../../bench/presets';
-import { sameDesign, trade } from './candidates';
+import { rowOf, sameDesign, trade } from './candidates';
 import { Figure } from '../figure/Figure';
 
 /** Every combination in the catalogue, and those that nothing beats in every respect. */
@@ -90,8 +90,8 @@ export function Search({ widthMm, heightMm }: { widthMm: number; heightMm: numbe
               </tr>
             </thead>
             <tbody>
-              {trade(found).map((c, i) => (
-                <tr key={i}>
+              {trade(found).map((c) => (
+                <tr key={rowOf(c)}>
                   <th scope="row" style={{ whiteSpace: 'normal' }}>
                     {c.maker} {c.number}, {c.design.cooler?.place.toLowerCase().replaceAll('_', ' ')},{' '}
                     {c.design.cooler?.sealingPercent.toFixed(0)} % sealed

@@ -6,11 +6,20 @@ export function sameDesign(a: Candidate, b: Candidate | undefined): boolean {
   return b !== undefined && a.number === b.number && a.peakC === b.peakC && a.loopLossBar === b.loopLossBar;
 }
 
+/** By what a row is known while others come and go above it: a press that began on one does not end on another. */
+export function rowOf(c: Candidate): string {
+  const { place, sealingPercent, thermostat, feed } = c.design.cooler ?? {};
+  return JSON.stringify([c.maker, c.number, place, sealingPercent, thermostat?.opensC, feed?.boreMm]);
+}
+
 export const MOST = 14;
 
 /** The marked ones first, then the front from cheap to dear, thinned to what a person reads. */
 export function trade(found: Schemas['SearchAnswer']): Candidate[] {
-  const marked = [found.smallestThatHolds, found.largestThatFits].filter((c) => c !== undefined);
+  const { smallestThatHolds: smallest, largestThatFits: largest } = found;
+  const marked = [smallest, largest && sameDesign(largest, smallest) ? undefined : largest].filter(
+    (c) => c !== undefined,
+  );
   const front = [...found.front].sort((a, b) => (a.price ?? 0) - (b.price ?? 0));
   const every = Math.max(1, Math.ceil(front.length / MOST));
   return [...marked, ...front.filter((c, i) => i % every === 0 && !marked.some((m) => sameDesign(c, m)))];
