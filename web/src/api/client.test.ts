@@ -157,7 +157,9 @@ describe('a connection that fails', () => {
   it('is told in words of our own, whatever the browser calls it', async () => {
     for (const theirs of ['Failed to fetch', 'Load failed', 'NetworkError when attempting to fetch resource.']) {
       fetched.mockRejectedValueOnce(new TypeError(theirs));
-      await expect(read(api.GET('/api/cars'))).rejects.toThrow(/^There is no connection to the garage$/);
+      await expect(read(api.GET('/api/cars'))).rejects.toThrow(
+        /^There is no connection to the garage\. Try again when it is back\.$/,
+      );
     }
     fetched.mockRejectedValueOnce(new TypeError('Failed to fetch'));
     await expect(send('/garage', new Blob(['x']), 'application/zip')).rejects.toThrow('no connection to the garage');

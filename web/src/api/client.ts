@@ -37,7 +37,9 @@ async function reach(asked: Request | string, how?: RequestInit): Promise<Respon
     return await fetch(asked, how);
   } catch (e) {
     // One that was called off was called off here.
-    throw e instanceof DOMException ? e : new Error('There is no connection to the garage', { cause: e });
+    throw e instanceof DOMException
+      ? e
+      : new Error('There is no connection to the garage. Try again when it is back.', { cause: e });
   }
 }
 
@@ -112,22 +114,31 @@ export interface Named {
   readonly 'Idempotency-Key': string;
 }
 
-/** Creates something, once: it is named here, so that it can be sent again when no answer came. */
-export async function create<T>(ask: (header: Named) => Promise<Answer<T>>): Promise<T> {
-  const header = { 'Idempotency-Key': newId() };
+/** Asks again where an answer may still come: so often in all, after a pause that may grow with the tries. */
+async function patiently<T>(ask: () => Promise<T>, most: number, pauseMs: (tries: number) => number): Promise<T> {
   for (let tries = 1; ; tries++) {
     try {
-      return await read(ask(header));
+      return await ask();
     } catch (e) {
-      if (tries === TRIES || !isPassing(e)) {
+      if (tries === most || !isPassing(e)) {
         throw e;
       }
-      await pause(PAUSE_MS * tries);
+      await pause(pauseMs(tries));
     }
   }
 }
 
-/** A file that is sent or made, past what the description types; a refusal is thrown with what the server says of it. */
+/** Creates something, once: it is named here, so that it can be sent again when no answer came. */
+export function create<T>(ask: (header: Named) => Promise<Answer<T>>): Promise<T> {
+  const header = { 'Idempotency-Key': newId() };
+  return patiently(
+    () => read(ask(header)),
+    TRIES,
+    (tries) => PAUSE_MS * tries,
+  );
+}
+
+/** Sends or fetches bytes, for which there are no types; a refusal is thrown with what the server says of it. */
 export async function exchange(path: string, how: RequestInit): Promise<Response> {
   const response = await reach(path, how);
   if (!response.ok) {
@@ -181,15 +192,10 @@ export async function watch<T>(started: JobView, progress: (job: JobView) => voi
   }
 }
 
-async function standing(id: string): Promise<JobView> {
-  for (let tries = 1; ; tries++) {
-    try {
-      return await read(api.GET('/api/jobs/{id}', { params: { path: { id } } }));
-    } catch (e) {
-      if (tries === UNHEARD || !isPassing(e)) {
-        throw e;
-      }
-      await pause(PAUSE_MS);
-    }
-  }
+function standing(id: string): Promise<JobView> {
+  return patiently(
+    () => read(api.GET('/api/jobs/{id}', { params: { path: { id } } })),
+    UNHEARD,
+    () => PAUSE_MS,
+  );
 }

@@ -6,7 +6,7 @@ import { Button, Muted, Progress, Row } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import { useMoney } from '../../bench/useMoney';
 import { usePresets } from '../../bench/presets';
-import { rowOf, sameDesign, trade } from './candidates';
+import { designOf, sameDesign, trade } from './candidates';
 import { Figure } from '../figure/Figure';
 
 /** Every combination in the catalogue, and those that nothing beats in every respect. */
@@ -91,16 +91,14 @@ export function Search({ widthMm, heightMm }: { widthMm: number; heightMm: numbe
             </thead>
             <tbody>
               {trade(found).map((c) => (
-                <tr key={rowOf(c)}>
+                <tr key={designOf(c)}>
                   <th scope="row" style={{ whiteSpace: 'normal' }}>
                     {c.maker} {c.number}, {c.design.cooler?.place.toLowerCase().replaceAll('_', ' ')},{' '}
                     {c.design.cooler?.sealingPercent.toFixed(0)} % sealed
                     {c.design.cooler?.thermostat
                       ? `, thermostat ${show(c.design.cooler.thermostat.opensC, 'temperature')}`
                       : ', no thermostat'}
-                    {c === found.smallestThatHolds || sameDesign(c, found.smallestThatHolds)
-                      ? ' — smallest that holds'
-                      : ''}
+                    {sameDesign(c, found.smallestThatHolds) ? ' — smallest that holds' : ''}
                     {sameDesign(c, found.largestThatFits) ? ' — largest that fits' : ''}
                   </th>
                   <td>

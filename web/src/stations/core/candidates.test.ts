@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { rowOf, trade, type Candidate } from './candidates';
+import { designOf, trade, type Candidate } from './candidates';
 
 const candidate = (number: string, price: number, sealingPercent = 90) =>
   ({
@@ -24,7 +24,13 @@ it('lists one that is smallest and largest once', () => {
   expect(all.map((c) => c.number)).toEqual(['B', 'A', 'C']);
 });
 
-it('knows a row wherever it stands', () => {
-  expect(rowOf(candidate('A', 100))).toBe(rowOf(candidate('A', 100)));
-  expect(rowOf(candidate('A', 100))).not.toBe(rowOf(candidate('A', 100, 80)));
+it('tells designs apart that come to the same figures', () => {
+  const all = trade(found({ smallestThatHolds: candidate('B', 200), largestThatFits: candidate('B', 200, 80) }));
+  expect(all).toHaveLength(4);
+  expect(new Set(all.map(designOf)).size).toBe(4);
+});
+
+it('knows a design wherever it stands', () => {
+  expect(designOf(candidate('A', 100))).toBe(designOf(candidate('A', 100)));
+  expect(designOf(candidate('A', 100))).not.toBe(designOf(candidate('A', 100, 80)));
 });

@@ -2,14 +2,14 @@ import { type Schemas } from '../../api/client';
 
 export type Candidate = Schemas['CandidateDocument'];
 
-export function sameDesign(a: Candidate, b: Candidate | undefined): boolean {
-  return b !== undefined && a.number === b.number && a.peakC === b.peakC && a.loopLossBar === b.loopLossBar;
-}
-
-/** By what a row is known while others come and go above it: a press that began on one does not end on another. */
-export function rowOf(c: Candidate): string {
+/** What a search varies: by it a design is known, wherever it stands among others that come and go above it. */
+export function designOf(c: Candidate): string {
   const { place, sealingPercent, thermostat, feed } = c.design.cooler ?? {};
   return JSON.stringify([c.maker, c.number, place, sealingPercent, thermostat?.opensC, feed?.boreMm]);
+}
+
+export function sameDesign(a: Candidate, b: Candidate | undefined): boolean {
+  return b !== undefined && designOf(a) === designOf(b);
 }
 
 export const MOST = 14;
