@@ -5,6 +5,7 @@ import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { createGlobalStyle } from 'styled-components';
 import { questionHash } from './api/questionHash';
+import { asksAgainWhenBack } from './api/back';
 import { mayAskAgain } from './api/client';
 import { PreferencesProvider } from './preferences/preferences';
 import { Door } from './app/people/Door';
@@ -52,6 +53,8 @@ const queries = new QueryClient({
     },
   },
 });
+
+asksAgainWhenBack(queries);
 
 /** What a page is made of: asked for once more when the service worker begins to keep answers, so that it has them too. */
 const KEPT = ['settings', 'presets', 'classes', 'demo', 'cars', 'car', 'builds', 'build', 'care', 'catalogue'];

@@ -131,18 +131,18 @@ export function Verdict() {
 
 /** All findings, those of the station at hand first; what only an engineer asks stays behind one step. */
 export function Findings({ station }: { station?: 'DUTY' | 'CORE' | 'PLACE' | 'PLUMB' }) {
-  const { outcome, behind } = useBench();
+  const { outcome, failure, behind } = useBench();
   const all = outcome?.findings.filter((f) => !f.background) ?? [];
   const background = outcome?.findings.filter((f) => f.background) ?? [];
   const ordered = station
     ? [...all.filter((f) => f.station === station), ...all.filter((f) => f.station !== station)]
     : all;
   return (
-    <Panel aria-label="Findings" aria-busy={behind}>
+    <Panel aria-label="Findings" aria-busy={behind && !failure}>
       <Heading>Findings</Heading>
       {!outcome && (
-        <Coming height={FINDINGS_HIGH} idle={!behind}>
-          Working…
+        <Coming height={FINDINGS_HIGH} idle={!behind || failure !== null}>
+          {failure ? 'None: no outcome was computed.' : 'Working…'}
         </Coming>
       )}
       <ul>

@@ -45,7 +45,7 @@ export function WhatIf({ open }: { open: boolean }) {
 }
 
 function Levers() {
-  const { car, duty, design, behind } = useBench();
+  const { car, duty, design, failure, behind } = useBench();
   const { apply } = useRemedy();
   const { say } = usePreferences();
   const { data, error, isFetching, isPlaceholderData } = useQuery({
@@ -58,7 +58,7 @@ function Levers() {
   if (!data) {
     return (
       <Coming height={LEVERS_HIGH} idle={!isFetching}>
-        Working…
+        {failure ? 'None: no outcome was computed.' : 'Working…'}
       </Coming>
     );
   }

@@ -3,6 +3,7 @@ package isotherm.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import org.junit.jupiter.api.AfterEach;
@@ -29,7 +30,7 @@ class SavingTest {
         return page;
     }
 
-    private static com.microsoft.playwright.Locator rows(Page page) {
+    private static Locator rows(Page page) {
         return page.getByRole(
                 AriaRole.SPINBUTTON, new Page.GetByRoleOptions().setName("Rows").setExact(true));
     }
@@ -39,8 +40,13 @@ class SavingTest {
         rows(page).press("Enter");
     }
 
-    private static com.microsoft.playwright.Locator status(Page page) {
+    private static Locator status(Page page) {
         return page.getByRole(AriaRole.STATUS);
+    }
+
+    private static Locator findings(Page page) {
+        return page.getByRole(
+                AriaRole.REGION, new Page.GetByRoleOptions().setName("Findings").setExact(true));
     }
 
     @Test
@@ -49,7 +55,9 @@ class SavingTest {
         context.setOffline(true);
         setRows(page, 17);
         assertThat(status(page)).containsText("No connection");
+        assertThat(findings(page)).containsText("None: no outcome was computed.");
         context.setOffline(false);
+        assertThat(findings(page).getByRole(AriaRole.LISTITEM)).not().hasCount(0);
         assertThat(status(page)).hasText("Saved");
         page.reload();
         assertThat(rows(page)).hasValue("17");
@@ -125,7 +133,7 @@ class SavingTest {
         assertThat(rows(page)).hasValue("18");
     }
 
-    private static com.microsoft.playwright.Locator button(Page page, String name) {
+    private static Locator button(Page page, String name) {
         return page.getByRole(
                 AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
