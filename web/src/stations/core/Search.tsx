@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import styled from 'styled-components';
 import { api, create, read, watch, type Schemas, type JobView } from '../../api/client';
 import { usePreferences } from '../../preferences/preferences';
 import { useBench } from '../../bench/workbench';
@@ -8,6 +9,16 @@ import { useMoney } from '../../bench/useMoney';
 import { usePresets } from '../../bench/presets';
 import { designOf, sameDesign, trade } from './candidates';
 import { Figure } from '../figure/Figure';
+
+/** How far it is, in the room of what begins it: what stands below stays where it is when it begins and ends. */
+const Turn = styled.div`
+  display: grid;
+  margin-top: 10px;
+  & > * {
+    grid-area: 1 / 1;
+    align-self: start;
+  }
+`;
 
 /** Every combination in the catalogue, and those that nothing beats in every respect. */
 export function Search({ widthMm, heightMm }: { widthMm: number; heightMm: number }) {
@@ -57,19 +68,20 @@ export function Search({ widthMm, heightMm }: { widthMm: number; heightMm: numbe
   };
   return (
     <section aria-label="Search">
-      {job ? (
-        <Progress
-          label="Designs looked at"
-          done={job.done}
-          total={job.total}
-          onCancel={() => void read(api.DELETE('/api/jobs/{id}', { params: { path: { id: job.id } } }))}
-        />
-      ) : (
-        <Row style={{ marginTop: 10 }}>
+      <Turn>
+        <Row style={{ visibility: job ? 'hidden' : 'visible' }}>
           <Button onPress={() => void run()}>Search the whole catalogue</Button>
           <Muted>Places, sealing, thermostats and hose sizes too; the first ones at once, all within seconds.</Muted>
         </Row>
-      )}
+        {job && (
+          <Progress
+            label="Designs looked at"
+            done={job.done}
+            total={job.total}
+            onCancel={() => void read(api.DELETE('/api/jobs/{id}', { params: { path: { id: job.id } } }))}
+          />
+        )}
+      </Turn>
       {problem && <p role="alert">▲ {problem}</p>}
       {found && (
         <>
