@@ -181,6 +181,12 @@ class BackupTest {
         assertThat(tables(FIRST)).isEqualTo(before);
     }
 
+    /** The name of a backup that is made today; of yesterday's, if it was made before midnight. */
+    private static String since(LocalDate day, Path folder) {
+        String first = "garage-" + day + ".dump";
+        return Files.exists(folder.resolve(first)) ? first : "garage-" + LocalDate.now() + ".dump";
+    }
+
     @Test
     void oneIsMadeEachNightAndTheOldestGo() throws Exception {
         Path app = Files.createDirectories(TESTS.resolve("stand-in-" + UUID.randomUUID()));
@@ -207,13 +213,14 @@ class BackupTest {
                         "1",
                         "ISOTHERM_BACKUPS",
                         "2"));
+        LocalDate begun = LocalDate.now();
         Process running = builder.start();
         try {
-            String today = "garage-" + LocalDate.now() + ".dump";
             // They go one after the other.
-            OwnServer.until(() -> Files.exists(folder.resolve(today))
+            OwnServer.until(() -> Files.exists(folder.resolve(since(begun, folder)))
                     && Files.notExists(folder.resolve("garage-2020-01-01.dump"))
                     && Files.notExists(folder.resolve("garage-2020-01-02.dump")));
+            String today = since(begun, folder);
             try (Stream<Path> left = Files.list(folder)) {
                 assertThat(left.map(f -> f.getFileName().toString()))
                         .contains(today, "garage-2020-01-03.dump", "mine.dump")
