@@ -10,8 +10,9 @@ import isotherm.core.simulate.Factor;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
 import java.io.IOException;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 
@@ -127,6 +128,6 @@ public final class Recorder {
     }
 
     private static String number(double value, int digits) {
-        return String.format(Locale.ROOT, "%." + digits + "f", value);
+        return BigDecimal.valueOf(value).setScale(digits, RoundingMode.HALF_UP).toPlainString();
     }
 }

@@ -1,8 +1,9 @@
 package isotherm.server.testing;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Random;
 
 /** A drive as a real logger writes it: with spikes, dropouts, clocks that are set, stuck channels, repeated rows and stray signs. */
@@ -64,7 +65,7 @@ public final class NoisyLog {
             List<String> odd = List.of("-0.0", "NaN", "inf", "1e400", "---", "\"", "99999999999999999999");
             return odd.get(random.nextInt(odd.size()));
         }
-        return String.format(Locale.ROOT, "%.3f", value);
+        return BigDecimal.valueOf(value).setScale(3, RoundingMode.HALF_UP).toPlainString();
     }
 
     /** Spikes, dropouts and stuck channels, each where a real one has been seen. */
