@@ -54,8 +54,9 @@ abstract class BuildWorkshop extends Workshop {
     /** Ticks whatever comes next until a step is next. */
     void doneUpTo(String beginning) {
         Locator next = page.locator("li[aria-current=step]");
-        while (!next.getAttribute("aria-label").startsWith(beginning)) {
-            String name = next.getAttribute("aria-label");
+        for (String name = next.getAttribute("aria-label");
+                !name.startsWith(beginning);
+                name = next.getAttribute("aria-label")) {
             next.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Done: " + name))
                     .click();
             assertThat(next).not().hasAttribute("aria-label", name);

@@ -78,20 +78,22 @@ class UnitsTest extends Workshop {
     @ValueSource(strings = {"corvid", "hauler", "wren"})
     void noStationSpeaksInTheOtherSystemsUnits(String car) {
         open(Garage.own(car));
+        boolean metric = true;
         for (String station : STATIONS) {
             station(station);
-            String metric = everything();
-            assertThat(found(IMPERIAL, metric))
-                    .as(car + ", " + station + ", metric")
-                    .isEmpty();
-            units("All imperial");
-            String imperial = everything();
-            assertThat(found(METRIC, imperial))
-                    .as(car + ", " + station + ", imperial")
-                    .isEmpty();
-            assertThat(found(IMPERIAL, imperial)).as(car + ", " + station).isNotEmpty();
-            units("All metric");
+            // In the units that are chosen, then in the others, which the next station begins with.
+            isIn(metric, car + ", " + station);
+            metric = !metric;
+            units(metric ? "All metric" : "All imperial");
+            isIn(metric, car + ", " + station);
         }
+    }
+
+    private void isIn(boolean metric, String where) {
+        String said = everything();
+        String as = where + (metric ? ", metric" : ", imperial");
+        assertThat(found(metric ? IMPERIAL : METRIC, said)).as(as).isEmpty();
+        assertThat(found(metric ? METRIC : IMPERIAL, said)).as(as).isNotEmpty();
     }
 
     /** A dialog: where it is opened, and how. */
