@@ -103,11 +103,19 @@ const Rail = styled.aside`
       scrollbar-width: none;
     }
     & nav a {
+      position: relative;
       display: flex;
       align-items: center;
-      gap: 4px;
       min-height: 52px;
       padding: 0 12px;
+    }
+    /* Over the name: beside it a count that comes would push the next stations away under a finger. */
+    & nav b + span {
+      position: absolute;
+      inset: 3px 0 auto;
+      text-align: center;
+      font-size: 12px;
+      line-height: 1;
     }
     & .phone {
       display: block;

@@ -6,9 +6,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ReducedMotion;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -115,5 +117,32 @@ class SteadyTest extends Workshop {
         held.forEach(Route::resume);
         comes(page.getByText("The peak is known within"));
         assertThat(add.boundingBox().y).as("a press on it would be lost").isBetween(before - 1, before + 1);
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1280, 390})
+    void theStationsStayWhereTheyAreWhenFindingsCome(int width) {
+        page.setViewportSize(width, 800);
+        List<Route> held = new ArrayList<>();
+        page.route("**/api/outcome", held::add);
+        open(Garage.own("corvid"), "Core");
+        page.waitForCondition(() -> !held.isEmpty());
+        List<Double> before = placesOfStations();
+        assertThat(before).hasSize(7).doesNotHaveDuplicates();
+        page.unroute("**/api/outcome");
+        held.forEach(Route::resume);
+        comes(page.getByLabel(Pattern.compile("^\\d findings$")).first());
+        assertThat(placesOfStations()).as("a press on them would be lost").isEqualTo(before);
+    }
+
+    /** Where each begins along the bar, from left to right or from top to bottom, px. */
+    private List<Double> placesOfStations() {
+        List<Double> places = new ArrayList<>();
+        for (Locator link : page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Stations"))
+                .getByRole(AriaRole.LINK)
+                .all()) {
+            places.add(link.boundingBox().x + link.boundingBox().y);
+        }
+        return places;
     }
 }
