@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { amendCar } from '../api/amend';
 import { send, ApiError, type Schemas } from '../api/client';
 import { queries } from '../api/queries';
 import { BrokenList } from './Broken';
@@ -31,7 +32,7 @@ export function FilesSheet(props: {
         file,
         'application/octet-stream',
       );
-      client.setQueryData(queries.car(props.car.id).queryKey, (v) => v && { ...v, designs: [...v.designs, added] });
+      await amendCar(client, props.car.id, (v) => ({ ...v, designs: [...v.designs, added] }));
       props.onDesign(added.id);
       props.onClose();
     } catch (e) {

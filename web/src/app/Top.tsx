@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
+import { amendCar } from '../api/amend';
 import { api, read, basedOn, create, type Schemas } from '../api/client';
 import { queries } from '../api/queries';
 import { Told } from './Repairs';
@@ -97,19 +98,20 @@ export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
         body: { ...design, name },
       }),
     );
-    client.setQueryData(queries.car(view.id).queryKey, (v) => v && { ...v, designs: [...v.designs, added] });
+    await amendCar(client, view.id, (v) => ({ ...v, designs: [...v.designs, added] }));
     go({ design: added.id, against: designId });
   };
   const remove = async () => {
     const version = view.designs.find((d) => d.id === designId)?.version;
     await read(api.DELETE('/api/designs/{id}', { params: { path: { id: designId }, header: basedOn(version) } }));
     const left = view.designs.filter((d) => d.id !== designId);
-    client.setQueryData(queries.car(view.id).queryKey, (v) => v && { ...v, designs: left });
+    await amendCar(client, view.id, (v) => ({ ...v, designs: v.designs.filter((d) => d.id !== designId) }));
     go({ design: left[0]?.id ?? '', against: undefined });
   };
   const removeCar = async () => {
     await read(api.DELETE('/api/cars/{id}', { params: { path: { id: view.id }, header: basedOn(view.version) } }));
     const left = cars.filter((c) => c.id !== carId);
+    await client.cancelQueries(queries.cars());
     client.setQueryData(queries.cars().queryKey, left);
     if (left[0]) {
       go({ car: left[0].id, station: 'duty' });

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { amendCar } from '../api/amend';
 import { api, basedOn, create, read, type DesignDocument } from '../api/client';
-import { queries } from '../api/queries';
 import { useGo } from '../bench/useGo';
 import { useBench } from '../bench/workbench';
 import { note } from './tried';
@@ -42,17 +42,14 @@ export function useRemedy() {
       }),
     );
     made.set(added.id, designId);
-    client.setQueryData(queries.car(view.id).queryKey, (v) => v && { ...v, designs: [...v.designs, added] });
+    await amendCar(client, view.id, (v) => ({ ...v, designs: [...v.designs, added] }));
     go({ design: added.id, against: designId });
   };
   const takeBack = async () => {
     const version = view.designs.find((d) => d.id === designId)?.version;
     await read(api.DELETE('/api/designs/{id}', { params: { path: { id: designId }, header: basedOn(version) } }));
     made.delete(designId);
-    client.setQueryData(
-      queries.car(view.id).queryKey,
-      (v) => v && { ...v, designs: v.designs.filter((d) => d.id !== designId) },
-    );
+    await amendCar(client, view.id, (v) => ({ ...v, designs: v.designs.filter((d) => d.id !== designId) }));
     go({ design: before?.id ?? '', against: undefined });
   };
   const told = (work: Promise<void>) => void work.catch((e: unknown) => setFailed((e as Error).message));

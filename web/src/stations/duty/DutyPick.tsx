@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { amendCar } from '../../api/amend';
 import { api, read, basedOn, create, type DutyDocument } from '../../api/client';
-import { queries } from '../../api/queries';
 import { useGo } from '../../bench/useGo';
 import { useBench } from '../../bench/workbench';
 import { Actions, AskName, AskSure, Pick, Row } from '../../kit/kit';
@@ -30,14 +30,14 @@ export function DutyPick() {
         body: { ...start, ambientC: duty.ambientC, altitudeM: duty.altitudeM },
       }),
     );
-    client.setQueryData(queries.car(view.id).queryKey, (v) => v && { ...v, duties: [...v.duties, added] });
+    await amendCar(client, view.id, (v) => ({ ...v, duties: [...v.duties, added] }));
     go({ duty: added.id });
   };
   const remove = async () => {
     const version = view.duties.find((d) => d.id === dutyId)?.version;
     await read(api.DELETE('/api/duties/{id}', { params: { path: { id: dutyId }, header: basedOn(version) } }));
     const left = view.duties.filter((d) => d.id !== dutyId);
-    client.setQueryData(queries.car(view.id).queryKey, (v) => v && { ...v, duties: left });
+    await amendCar(client, view.id, (v) => ({ ...v, duties: v.duties.filter((d) => d.id !== dutyId) }));
     go({ duty: left[0]?.id ?? '' });
   };
   return (

@@ -1,8 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useLocation } from 'react-router';
+import { amendCar } from '../../api/amend';
 import { api, read, basedOn, create, send, type Schemas } from '../../api/client';
-import { queries } from '../../api/queries';
 import { usePreferences } from '../../preferences/preferences';
 import { useGo } from '../../bench/useGo';
 import { useMay } from '../../bench/me';
@@ -58,7 +58,7 @@ export function Logs() {
       const duty = await create((header) =>
         api.POST('/api/logs/{id}/duty', { params: { path: { id: log.id }, header } }),
       );
-      client.setQueryData(queries.car(view.id).queryKey, (v) => v && { ...v, duties: [...v.duties, duty] });
+      await amendCar(client, view.id, (v) => ({ ...v, duties: [...v.duties, duty] }));
       go({ duty: duty.id });
     } catch (e) {
       setProblem(e instanceof Error ? e.message : String(e));
@@ -131,12 +131,7 @@ export function Logs() {
               api.DELETE('/api/logs/{id}', {
                 params: { path: { id: removed.id }, header: basedOn(removed.version) },
               }),
-            ).then(() =>
-              client.setQueryData(
-                queries.car(view.id).queryKey,
-                (v) => v && { ...v, logs: v.logs.filter((l) => l.id !== removed.id) },
-              ),
-            )
+            ).then(() => amendCar(client, view.id, (v) => ({ ...v, logs: v.logs.filter((l) => l.id !== removed.id) })))
           }
         />
       )}
