@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { QueryClient, QueryObserver } from '@tanstack/react-query';
 import { expect, it, vi } from 'vitest';
-import { amendCar } from './amend';
+import { amend, amendCar } from './amend';
 import type { CarView } from './client';
 import { queries } from './queries';
 
@@ -31,6 +31,14 @@ it('keeps what was added when a look at the car that began before comes back wit
   await vi.waitFor(() => expect(page.getCurrentResult().isFetching).toBe(false));
   expect(names(page.getCurrentResult().data)).toEqual(['first', 'added']);
   leave();
+});
+
+it('keeps an answer of which nothing was known yet', async () => {
+  const client = new QueryClient();
+  await amend(client, queries.cars().queryKey, (known) => [...(known ?? []), { id: ID, name: 'Wren', broken: false }]);
+  expect(client.getQueryData(queries.cars().queryKey)).toHaveLength(1);
+  await amendCar(client, ID, (car) => car);
+  expect(client.getQueryData(queries.car(ID).queryKey)).toBeUndefined();
 });
 
 it('asks nothing where no look is on its way', async () => {

@@ -189,7 +189,11 @@ export function StationRail({
           <NavLink key={s.id} to={{ pathname: `/cars/${carId}/${s.id}/${designId}`, search: search.toString() }}>
             <span aria-hidden>{i + 1}</span>
             <b>{s.name}</b>
-            <span>{(open[s.id] ?? 0) > 0 && <span aria-label={`${open[s.id]} findings`}>▲{open[s.id]}</span>}</span>
+            <span>
+              {(open[s.id] ?? 0) > 0 && (
+                <span aria-label={open[s.id] === 1 ? '1 finding' : `${open[s.id]} findings`}>▲{open[s.id]}</span>
+              )}
+            </span>
             <small>{s.decides}</small>
           </NavLink>
         ))}

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
-import { amendCar } from '../api/amend';
+import { amend, amendCar } from '../api/amend';
 import { api, read, basedOn, create, type Schemas } from '../api/client';
 import { queries } from '../api/queries';
 import { Told } from './Repairs';
@@ -111,8 +111,7 @@ export function Top({ cars }: { cars: Schemas['CarSummary'][] }) {
   const removeCar = async () => {
     await read(api.DELETE('/api/cars/{id}', { params: { path: { id: view.id }, header: basedOn(view.version) } }));
     const left = cars.filter((c) => c.id !== carId);
-    await client.cancelQueries(queries.cars());
-    client.setQueryData(queries.cars().queryKey, left);
+    await amend(client, queries.cars().queryKey, () => left);
     if (left[0]) {
       go({ car: left[0].id, station: 'duty' });
     } else {

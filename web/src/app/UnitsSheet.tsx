@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
+import { amend } from '../api/amend';
 import { api, basedOn, read } from '../api/client';
 import { queries } from '../api/queries';
 import { Button, Muted, Pick, Row, Sheet } from '../kit/kit';
@@ -48,10 +49,8 @@ function CurrencyPick() {
       const version = settings.data?.version;
       const body = id === NO_CURRENCY.id ? {} : { currency: id };
       const header = version === undefined ? {} : basedOn(version);
-      client.setQueryData(
-        queries.settings().queryKey,
-        await read(api.PUT('/api/settings', { params: { header }, body })),
-      );
+      const kept = await read(api.PUT('/api/settings', { params: { header }, body }));
+      await amend(client, queries.settings().queryKey, () => kept);
     } catch (e) {
       setProblem(e instanceof Error ? e.message : String(e));
       await client.invalidateQueries(queries.settings());

@@ -1,5 +1,6 @@
 import type { QueryClient } from '@tanstack/react-query';
 import { del, get } from 'idb-keyval';
+import { amend } from '../api/amend';
 import { api, read, type Schemas } from '../api/client';
 import { sendPicture } from '../api/pictures';
 import { queries } from '../api/queries';
@@ -28,7 +29,7 @@ export function buildWays(client: QueryClient, id: string): Ways<Entry> {
         await sendPicture(`/api/builds/${id}/pictures`, blob, picture);
       }
       const written = await read(api.POST('/api/builds/{id}/entries', { params: { path: { id } }, body: entry }));
-      client.setQueryData(queries.build(id).queryKey, written);
+      await amend(client, queries.build(id).queryKey, () => written);
       await remember(`/api/builds/${id}`, written);
       if (picture) {
         await del(picture);
@@ -45,7 +46,7 @@ export function careWays(client: QueryClient, carId: string): Ways<CareEntry> {
       const written = await read(
         api.POST('/api/cars/{carId}/care/entries', { params: { path: { carId } }, body: entry }),
       );
-      client.setQueryData(queries.care(carId).queryKey, written);
+      await amend(client, queries.care(carId).queryKey, () => written);
       await remember(`/api/cars/${carId}/care`, written);
     },
     onRefused: () => void client.invalidateQueries(queries.care(carId)),

@@ -1,5 +1,6 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, memo, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
+import { amendCar } from '../api/amend';
 import {
   api,
   read,
@@ -86,8 +87,7 @@ export function Workbench({ view, dutyId, designId, ghostId, children }: Props) 
   const client = useQueryClient();
   const keeps = useMay('BUILDER');
   const patch = useCallback(
-    (change: (old: CarView) => CarView) =>
-      client.setQueryData(queries.car(view.id).queryKey, (old) => (old ? change(old) : old)),
+    (change: (old: CarView) => CarView) => void amendCar(client, view.id, change),
     [client, view.id],
   );
   const car = useSaved<CarDocument>(

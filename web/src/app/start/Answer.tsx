@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
+import { amend } from '../../api/amend';
 import { api, create, send, type CaseDocument, type Schemas } from '../../api/client';
 import { queries } from '../../api/queries';
 import { FileChoice } from '../../kit/FileChoice';
@@ -133,8 +134,7 @@ function GoOn({ asked }: { asked: ReturnType<typeof useFirstCase> }) {
     setProblem(undefined);
     try {
       const car = await create((header) => api.POST('/api/cars/from-class', { params: { header }, body }));
-      await client.cancelQueries(queries.cars());
-      client.setQueryData(queries.cars().queryKey, (old) => [
+      await amend(client, queries.cars().queryKey, (old) => [
         ...(old ?? []),
         { id: car.id, name: car.car.name, broken: false },
       ]);

@@ -14,6 +14,8 @@ import { Figure } from '../figure/Figure';
 const Turn = styled.div`
   display: grid;
   margin-top: 10px;
+  /* Of how far it is, which is higher where the sentence beside the button has room on one line. */
+  min-height: 52px;
   & > * {
     grid-area: 1 / 1;
     align-self: start;

@@ -113,11 +113,19 @@ class CoreStationTest extends Workshop {
 
     @Test
     void aSearchShowsWhatItHasFoundWhileItGoesOn() {
+        // So wide that the sentence beside the button takes one line, which is lower than how far the search is.
+        page.setViewportSize(1920, 1080);
         page.evaluate(
                 """
                 () => {
                   window.said = [];
+                  window.tops = new Set();
                   new MutationObserver(() => {
+                    const table = document.querySelector('[aria-label="Trade-off"]');
+                    if (table) {
+                      window.tops.add(Math.round(
+                        table.getBoundingClientRect().top - table.closest('section').getBoundingClientRect().top));
+                    }
                     const text = document.querySelector('section[aria-label="Search"] > p')?.textContent;
                     if (text && text !== window.said.at(-1)) {
                       window.said.push(text);
@@ -126,6 +134,10 @@ class CoreStationTest extends Workshop {
                 }""");
         button("Search the whole catalogue").click();
         comes(page.getByText(Pattern.compile("^Of [\\d,]+ designs")));
+        comes(button("Search the whole catalogue"));
+        assertThat((List<?>) page.evaluate("() => [...window.tops]"))
+                .as("where the table stands, px")
+                .hasSize(1);
         List<String> said = ((List<?>) page.evaluate("() => window.said"))
                 .stream().map(String::valueOf).toList();
         assertThat(said).hasSizeGreaterThan(1).allMatch(text -> text.matches(FOUND));

@@ -127,21 +127,21 @@ class SteadyTest extends Workshop {
         page.route("**/api/outcome", held::add);
         open(Garage.own("corvid"), "Core");
         page.waitForCondition(() -> !held.isEmpty());
-        List<Double> before = placesOfStations();
+        List<List<Double>> before = placesOfStations();
         assertThat(before).hasSize(7).doesNotHaveDuplicates();
         page.unroute("**/api/outcome");
         held.forEach(Route::resume);
-        comes(page.getByLabel(Pattern.compile("^\\d findings$")).first());
+        comes(page.getByLabel(Pattern.compile("^\\d findings?$")).first());
         assertThat(placesOfStations()).as("a press on them would be lost").isEqualTo(before);
     }
 
-    /** Where each begins along the bar, from left to right or from top to bottom, px. */
-    private List<Double> placesOfStations() {
-        List<Double> places = new ArrayList<>();
+    /** Where each begins: from the left and from the top, px. */
+    private List<List<Double>> placesOfStations() {
+        List<List<Double>> places = new ArrayList<>();
         for (Locator link : page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Stations"))
                 .getByRole(AriaRole.LINK)
                 .all()) {
-            places.add(link.boundingBox().x + link.boundingBox().y);
+            places.add(List.of(link.boundingBox().x, link.boundingBox().y));
         }
         return places;
     }
