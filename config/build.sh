@@ -1,44 +1,5 @@
 # What has to be on the machine, how the program is put together, and how it is started. Sourced by the launcher.
 
-need_packages() {
-    local missing=()
-    command -v java >/dev/null 2>&1 || missing+=(openjdk-17-jdk-headless)
-    command -v curl >/dev/null 2>&1 || missing+=(curl)
-    # What was built is only started: what a build needs is not asked for its version every time.
-    if [ "$1" != start ]; then
-        command -v javac >/dev/null 2>&1 || missing+=(openjdk-17-jdk-headless)
-        command -v mvn >/dev/null 2>&1 || missing+=(maven)
-        if ! command -v node >/dev/null 2>&1 || [ "$(node -p 'process.versions.node.split(".")[0]')" -lt 20 ]; then
-            missing+=("nodejs npm")
-        fi
-    fi
-    if [ -z "${SPRING_DATASOURCE_URL:-}" ] || [ "$1" = test ]; then
-        pg_bin >/dev/null || missing+=(postgresql)
-    fi
-    if [ "$1" = test ]; then
-        [ -x /usr/bin/chromium-headless-shell ] || missing+=(chromium-headless-shell)
-        command -v pdftoppm >/dev/null 2>&1 || missing+=(poppler-utils)
-        # Another host, as the tests of --lan make one.
-        command -v ip >/dev/null 2>&1 || missing+=(iproute2)
-    fi
-    [ ${#missing[@]} -eq 0 ] && return
-    local as=()
-    if [ "$(id -u)" -ne 0 ]; then
-        if command -v sudo >/dev/null 2>&1 && sudo -n true 2>/dev/null; then
-            as=(sudo -n)
-        else
-            die "please install: ${missing[*]}   (apt-get install ${missing[*]})"
-        fi
-    fi
-    say "installing ${missing[*]}"
-    "${as[@]}" apt-get update -qq
-    # shellcheck disable=SC2068 # some entries are two packages
-    "${as[@]}" env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends ${missing[@]} >/dev/null
-    if command -v node >/dev/null && [ "$(node -p 'process.versions.node.split(".")[0]')" -lt 20 ]; then
-        die "Node 20 or newer is needed to build the interface; this machine has $(node --version)"
-    fi
-}
-
 build_log=$here/target/build.log
 
 maven() { (cd "$here" && mvn -B -q -Dstyle.color=never "$@"); }
@@ -56,22 +17,24 @@ build() {
     local now
     now=$(sources_stamp)
     if ! is_built "$now"; then
+        need_packages build
         # Whoever starts a second one meanwhile waits for what the first builds, instead of writing into it.
         mkdir -p "$here/target"
         exec 8>"$here/target/build.lock"
         flock 8
         is_built "$now" || put_together "$now"
         exec 8>&-
+    else
+        need_packages start
     fi
-    need_packages start
 }
 
 is_built() { [ -f "$app/.built-from" ] && [ "$(cat "$app/.built-from")" = "$1" ]; }
 
 put_together() {
-    need_packages run
     : >"$build_log"
-    say "prerequisites: all there; building now, which takes some minutes the first time; its log is $build_log"
+    say "building, which takes a few minutes the first time; the log is $build_log"
+    logged "Node $(node_pinned | cut -d' ' -f2)" node_ready
     # What is served is not looked at by linters again; the whole build is. The interface is put together while rules and words
     # are compiled: neither needs the other.
     ISOTHERM_SERVE=1 logged "1 of 2: interface and server" maven -T 2 -pl core,words,web,server -am package \

@@ -24,6 +24,7 @@ run_table() {
 
 run_tests() {
     test_database
+    node_ready || die "Node could not be fetched from the npm registry"
     # Two modules at a time where one does not need the other: the interface is built while the core is tested.
     (cd "$here" && mvn -B -Dstyle.color=never -ntp -T 2 verify "$@")
 }
@@ -59,14 +60,14 @@ bench_with_server() {
 }
 
 calibrate() {
-    need_packages run
+    need_packages build
     # Thousands of fits are worth compiling for speed.
     (cd "$here" && mvn -B -q -Dstyle.color=never -ntp -pl core test -Dtest=CoverageTest -Disotherm.coverage="${1:-100}" \
         -Dtest.jvm=-XX:+UseSerialGC -Dsurefire.failIfNoSpecifiedTests=false -Dsurefire.useFile=false)
 }
 
 coverage() {
-    need_packages run
+    need_packages build
     maven -Pcoverage -pl core,words test
     awk -F, 'NR > 1 && $2 != "PACKAGE" { missed[$2] += $8; run[$2] += $9 }
         END { for (p in run) printf "%5.1f %%  %s\n", 100 * run[p] / (run[p] + missed[p]), p }' \
@@ -75,7 +76,7 @@ coverage() {
 
 mutants() {
     [ -d "$here/core/src/main/java/isotherm/core/${1:-/}" ] || die "name a package of core, such as findings"
-    need_packages run
+    need_packages build
     maven -pl core test-compile org.pitest:pitest-maven:mutationCoverage -DtargetClasses="isotherm.core.$1.*" \
         -DtargetTests="isotherm.core.$1.*" >&2
     awk -F, '{ all[$1]++; if ($6 == "KILLED" || $6 == "TIMED_OUT") killed[$1]++ }

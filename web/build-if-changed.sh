@@ -3,6 +3,8 @@
 # together, for a server that is to be started: types, lint and tests are looked at by the whole build.
 set -euo pipefail
 cd "$(dirname "$0")"
+here=$(cd .. && pwd)
+. ../config/node.sh
 stamp=dist/.built-from
 bundled=dist/.bundled-from
 now=$(find package.json package-lock.json openapi.json index.html ./*.ts ./.ox*.json tsconfig.json ../words/en.json ../docs/guide.md ../docs/stations ../docs/screenshots src public \
@@ -14,6 +16,7 @@ if [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$now" ]; then
     echo "web: unchanged since the last build"
     exit 0
 fi
+node_ready
 # What is served needs no linters and no tests: a whole build brings them in when they are missing.
 lock=$(sha256sum package-lock.json | cut -d' ' -f1)
 had=$(cat node_modules/.installed 2>/dev/null || true)
