@@ -21,6 +21,11 @@ bk_connect() {
     export PGDATABASE PGHOST PGPORT PGUSER PGPASSWORD
 }
 
+# The client programs of our own database's version, or the newest ones for another database.
+bk_bin() {
+    if [ -n "${SPRING_DATASOURCE_URL:-}" ]; then pg_bin; else pg_bin "$(pg_dir "$ISOTHERM_HOME/postgres")"; fi
+}
+
 # bk_progress TOTAL WHAT: counts lines of a program that tells each table, and shows how far it is on a terminal.
 bk_progress() {
     local n=0 line
@@ -42,9 +47,9 @@ bk_write() (
     bk_connect
     umask 077
     local part=$1.part tables
-    tables=$("$(pg_bin)/psql" -Atc "select count(*) from pg_tables where schemaname = 'public'") || exit 1
+    tables=$("$(bk_bin)/psql" -Atc "select count(*) from pg_tables where schemaname = 'public'") || exit 1
     trap 'rm -f "$part"' EXIT
-    "$(pg_bin)/pg_dump" -Fc --no-owner --no-acl --verbose --exclude-table-data='spring_session*' \
+    "$(bk_bin)/pg_dump" -Fc --no-owner --no-acl --verbose --exclude-table-data='spring_session*' \
         --exclude-table-data=sign_in_attempt --file="$part" 2>&1 | bk_progress "$tables" "backup" || exit 1
     [ -s "$part" ] && mv "$part" "$1"
 )
@@ -54,9 +59,9 @@ bk_read() (
     set -o pipefail
     bk_connect
     local bin tables fresh before
-    bin=$(pg_bin)
+    bin=$(bk_bin)
     tables=$("$bin/pg_restore" --list "$1" 2>/dev/null | grep -c 'TABLE DATA') || {
-        printf 'isotherm: %s is no backup of a garage. Nothing was changed.\n' "$1" >&2
+        printf 'isotherm: %s is not an Isotherm backup. Nothing was changed.\n' "$1" >&2
         exit 1
     }
     fresh=isotherm_restored_$$
@@ -65,7 +70,7 @@ bk_read() (
     if ! "$bin/pg_restore" --no-owner --no-acl --exit-on-error --verbose --dbname="$fresh" "$1" 2>&1 |
         bk_progress "$tables" "restore"; then
         "$bin/psql" -d postgres -qc "drop database $fresh"
-        printf 'isotherm: the backup could not be read to its end. Nothing was changed.\n' >&2
+        printf 'isotherm: the backup is damaged or incomplete. Nothing was changed.\n' >&2
         exit 1
     fi
     "$bin/psql" -d postgres -q -v ON_ERROR_STOP=1 <<SQL || exit 1
@@ -88,4 +93,41 @@ bk_nightly() {
     find "$folder" -name 'garage-*.dump' -printf '%f\n' | sort -r | tail -n +$((keep + 1)) | while read -r old; do
         rm -f "${folder:?}/$old"
     done
+}
+
+# Starts our own database when it is not there, and stops it again after a command that wanted it.
+with_database() {
+    if [ -n "${SPRING_DATASOURCE_URL:-}" ]; then
+        "$@"
+        return
+    fi
+    [ -d "$(pg_dir "$ISOTHERM_HOME/postgres")" ] || [ "$1" = bk_read ] || die "there is no garage in $ISOTHERM_HOME"
+    local started=no status=0
+    if ! pg_running "$(pg_dir "$ISOTHERM_HOME/postgres")"; then
+        started=yes
+        pg_start "$ISOTHERM_HOME/postgres" || exit 1
+    fi
+    "$@" || status=$?
+    [ $started = no ] || pg_stop "$ISOTHERM_HOME/postgres"
+    return $status
+}
+
+backup() {
+    [ -n "$1" ] || die "name the file: isotherm backup FILE"
+    [ ! -e "$1" ] || die "$1 is there already; choose another file name"
+    need_packages start
+    local begun=$SECONDS
+    with_database bk_write "$1" || die "no backup was made"
+    say "$1 holds the whole garage, $(du -h "$1" | cut -f1), $((SECONDS - begun)) s. Copy it to another disk."
+}
+
+restore() {
+    [ -n "$1" ] || die "name the file: isotherm restore FILE"
+    [ -r "$1" ] || die "$1 cannot be read"
+    need_packages start
+    home_ready "$ISOTHERM_HOME" || exit 1
+    home_lock "$ISOTHERM_HOME" || die "Isotherm runs with $ISOTHERM_HOME; stop it first"
+    local begun=$SECONDS
+    with_database bk_read "$1" || die "nothing was restored"
+    say "done after $((SECONDS - begun)) s; the next start upgrades it where it is from an older version"
 }

@@ -59,6 +59,59 @@ bench_with_server() {
     return $status
 }
 
+bench() {
+    need_packages build
+    case "${1:-}" in
+        load) bench_with_server isotherm.bench.LoadRun ;;
+        growth) bench_with_server isotherm.bench.Growth ;;
+        served)
+            # With a browser.
+            need_packages test
+            bench_with_server isotherm.bench.ServedRun
+            ;;
+        small) bench_small ;;
+        *)
+            ISOTHERM_SERVE=1 maven -pl bench -am package -DskipTests >&2
+            java -Disotherm.demo="$here/demo" -cp "$(bench_classes)" isotherm.bench.BenchTable "$@"
+            ;;
+    esac
+}
+
+# A small machine: the settings of the package, one core, the demo garage. Memory is the proportional set size, so that what
+# processes share counts once.
+bench_small() {
+    local begun=$SECONDS base pid case total
+    build
+    load_home=$(mktemp -d /tmp/isotherm-small.XXXXXX)
+    chmod 755 "$load_home"
+    trap 'ISOTHERM_HOME=$load_home "$here/isotherm" stop >/dev/null 2>&1; rm -rf "$load_home"' EXIT
+    set -a
+    . "$here/config/package/isotherm.conf"
+    set +a
+    begun=$SECONDS
+    ISOTHERM_HOME=$load_home ISOTHERM_PORT='' taskset -c 0 "$here/isotherm" run >"$load_home/said" 2>&1 &
+    until grep -q 'Isotherm is at' "$load_home/said"; do
+        kill -0 $! 2>/dev/null || die "the server did not start: $(tail -n 3 "$load_home/said")"
+        sleep 0.2
+    done
+    base=$(sed -n 's/.*\(http[^ ]*\) .*/\1/p' "$load_home/said" | head -n 1)
+    echo "start on one core            $((SECONDS - begun)) s"
+    curl -fs -X POST "${base}api/demo" >/dev/null || die "the demo garage could not be loaded"
+    for case in "$here"/docs/formats/corvid.json "$here"/docs/formats/hauler.json; do
+        for _ in 1 2 3 4 5; do
+            curl -fs -o /dev/null -w "result of ${case##*/}, one core  %{time_total} s\n" -H 'Content-Type: application/json' \
+                --data-binary "@$case" "${base}api/outcome"
+        done
+    done
+    sleep 60
+    total=0
+    for pid in $(sed -n 1p "$load_home/server.pid") $(pg_processes "$(pg_dir "$load_home/postgres")"); do
+        total=$((total + $(awk '/^Pss:/ { print $2 }' "/proc/$pid/smaps_rollup")))
+    done
+    echo "server and database at rest  $((total / 1024)) MB, of which the server $(awk '/^Pss:/ { print int($2 / 1024) }' \
+        "/proc/$(sed -n 1p "$load_home/server.pid")/smaps_rollup") MB"
+}
+
 calibrate() {
     need_packages build
     # Thousands of fits are worth compiling for speed.

@@ -49,7 +49,7 @@ fresh_in() {
         root=$1; shift
         exec chroot "$root" "$@"' bash "$root" \
         setpriv --reuid="$user" --regid="$user" --init-groups env -i HOME="$home" USER="$user" TERM=dumb "${extra[@]}" \
-        PATH=/usr/local/sbin:/usr/local/bin:/usr/sbin:/usr/bin:/sbin:/bin bash -c "cd ~/isotherm && $command"
+        PATH=/usr/local/sbin:/usr/local/bin:/usr/sbin:/usr/bin:/sbin:/bin bash -c "cd ~/isotherm || exit 1; $command"
 }
 
 # fresh_demo ROOT USER: seconds from the clone to the printed address; the garage behind it answers.
@@ -57,6 +57,7 @@ fresh_demo() {
     local begun=$SECONDS
     # shellcheck disable=SC2016 # expanded inside
     fresh_in "$1" "$2" '
+        : >demo.said
         ./isotherm demo >demo.said 2>&1 & launcher=$!
         until grep -q "^Isotherm is at" demo.said; do
             kill -0 $launcher 2>/dev/null || { cat demo.said; exit 1; }

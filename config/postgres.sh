@@ -3,18 +3,21 @@
 
 pg_say() { printf 'isotherm: %s\n' "$*" >&2; }
 
+# pg_bin [DATA]: the programs of the version that made this data, or the newest installed ones.
 pg_bin() {
-    local newest
-    newest=$(find /usr/lib/postgresql -maxdepth 1 -mindepth 1 -printf '%f\n' 2>/dev/null | sort -n | tail -n 1)
-    [ -n "$newest" ] && [ -x "/usr/lib/postgresql/$newest/bin/initdb" ] && echo "/usr/lib/postgresql/$newest/bin"
+    local version=''
+    [ -z "${1:-}" ] || version=$(cat "$1/PG_VERSION" 2>/dev/null || true)
+    [ -n "$version" ] ||
+        version=$(find /usr/lib/postgresql -maxdepth 1 -mindepth 1 -printf '%f\n' 2>/dev/null | sort -n | tail -n 1)
+    [ -n "$version" ] && [ -x "/usr/lib/postgresql/$version/bin/initdb" ] && echo "/usr/lib/postgresql/$version/bin"
 }
 
 # Runs a server program as a user who is not root, with no way back. The launcher's lock stays with the launcher.
 pg_as() {
     if [ "$(id -u)" -eq 0 ]; then
-        (cd / && exec 9>&- && setpriv --reuid=postgres --regid=postgres --init-groups --reset-env "$@")
+        (cd / && exec 9>&- 7>&- && setpriv --reuid=postgres --regid=postgres --init-groups --reset-env "$@")
     else
-        (cd / && exec 9>&- && "$@")
+        (cd / && exec 9>&- 7>&- && "$@")
     fi
 }
 
@@ -103,7 +106,11 @@ pg_clear() {
 # in DIR.secret, that of the application's role, which may do nothing but use its database, in DIR.app.secret.
 pg_start() {
     local dir=$1 data bin port
-    bin=$(pg_bin) || { pg_say "PostgreSQL's server is not installed (apt-get install postgresql)"; return 1; }
+    bin=$(pg_bin "$(pg_dir "$dir")") || {
+        pg_say "the PostgreSQL server that this garage was made with is not installed: $(cat "$(pg_dir "$dir")/PG_VERSION" 2>/dev/null || echo any version)."
+        pg_say "Install it (apt-get install postgresql-VERSION). Nothing was changed."
+        return 1
+    }
     if ! getent passwd "$(id -u)" >/dev/null; then
         pg_say "this user id ($(id -u)) has no entry in the user database, which PostgreSQL needs"
         return 1
@@ -126,8 +133,11 @@ pg_start() {
         while [ -z "${2:-}" ] && (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; do
             port=$((port + 1))
         done
-        pg_as "$bin/pg_ctl" -D "$data" -w -t 60 -l "$data/server.log" \
-            -o "-c listen_addresses=127.0.0.1 -c unix_socket_directories= -c port=$port" start >/dev/null ||
+        # A service's database writes to the journal, as the server does.
+        local log=(-l "$data/server.log")
+        [ "${ISOTHERM_JOURNAL:-}" != yes ] || log=()
+        pg_as "$bin/pg_ctl" -D "$data" -w -t 600 "${log[@]}" \
+            -o "-c listen_addresses=127.0.0.1 -c unix_socket_directories= -c port=$port ${ISOTHERM_PG_OPTIONS:-}" start >/dev/null ||
             { pg_say "PostgreSQL did not start; see $data/server.log. Nothing was changed."; return 1; }
     fi
     pg_secret "$dir.app.secret"
@@ -139,11 +149,13 @@ pg_role() {
     local dir=$1 bin=$2 port
     port=$(pg_port "$dir")
     pg_sql() {
-        PGPASSWORD=$(cat "$dir.secret") "$bin/psql" -h 127.0.0.1 -p "$port" -U isotherm -v ON_ERROR_STOP=1 \
-            -v password="$(cat "$dir.app.secret")" -Atq -d "$1"
+        # Passwords go by the environment: a command line can be read by every account of the machine.
+        PGPASSWORD=$(cat "$dir.secret") ISOTHERM_APP_PASSWORD=$(cat "$dir.app.secret") \
+            "$bin/psql" -h 127.0.0.1 -p "$port" -U isotherm -v ON_ERROR_STOP=1 -Atq -d "$1"
     }
     pg_sql postgres <<'SQL' || return 1
 set client_min_messages = warning;
+\getenv password ISOTHERM_APP_PASSWORD
 select 'create role isotherm_app login nosuperuser nocreatedb nocreaterole'
     where not exists (select from pg_roles where rolname = 'isotherm_app') \gexec
 alter role isotherm_app password :'password';
@@ -162,7 +174,7 @@ SQL
 pg_stop() { # stops this directory's own server, and no other process that has got its id since
     local data bin
     data=$(pg_dir "$1")
-    bin=$(pg_bin) || return 0
+    bin=$(pg_bin "$data") || return 0
     if pg_running "$data"; then
         pg_as "$bin/pg_ctl" -D "$data" -m fast -w stop >/dev/null 2>&1 || true
     fi

@@ -3,7 +3,7 @@
 # phase_needs PHASE NEEDED: whether a command of this phase uses programs of the phase NEEDED.
 phase_needs() {
     case $1/$2 in
-        start/start | build/start | build/build | fresh/fresh) return 0 ;;
+        start/start | build/start | build/build | fresh/fresh | fresh/package) return 0 ;;
         test/start | test/build | test/test | package/start | package/build | package/package) return 0 ;;
         *) return 1 ;;
     esac

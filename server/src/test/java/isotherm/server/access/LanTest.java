@@ -88,8 +88,8 @@ class LanTest {
         // It lives for half a minute, in which compiling for speed takes longer than it saves.
         builder.environment().put("JDK_JAVA_OPTIONS", "-XX:TieredStopAtLevel=1");
         launcher = builder.start();
-        OwnServer.until(() -> told().contains("is an owner:") || !launcher.isAlive());
-        assertThat(told()).contains("is an owner:", "https://" + HERE + ":");
+        OwnServer.until(() -> told().contains("enter this code:") || !launcher.isAlive());
+        assertThat(told()).contains("enter this code:", "https://" + HERE + ":");
     }
 
     private String told() {
@@ -140,7 +140,7 @@ class LanTest {
         URI server = URI.create(told().replaceAll("(?s).*(https://" + HERE + ":\\d+/).*", "$1"));
         HttpClient client =
                 HttpClient.newBuilder().sslContext(Matrix.trusting(authority)).build();
-        String owner = join(client, server, told().replaceAll("(?s).*is an owner:\\s+(\\S+).*", "$1"), "Olive");
+        String owner = join(client, server, told().replaceAll("(?s).*enter this code:\\s+(\\S+).*", "$1"), "Olive");
         String builder = join(client, server, invited(client, server, owner, "BUILDER"), "Bu");
         String viewer = join(client, server, invited(client, server, owner, "VIEWER"), "Vi");
 

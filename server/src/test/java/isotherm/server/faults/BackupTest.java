@@ -164,7 +164,7 @@ class BackupTest {
         Files.writeString(file, "PGDMP, or so it says");
         assertThat(launcher(FIRST, "restore", file.toString()))
                 .startsWith("1 ")
-                .contains("is no backup of a garage", "Nothing was changed");
+                .contains("is not an Isotherm backup", "Nothing was changed");
         assertThat(launcher(FIRST, "restore", "/nowhere/at/all"))
                 .startsWith("1 ")
                 .contains("cannot be read");

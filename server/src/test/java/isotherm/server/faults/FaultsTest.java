@@ -211,7 +211,7 @@ class FaultsTest {
         Files.createDirectories(home);
         long pid = stranger().pid();
         Files.writeString(home.resolve("server.pid"), pid + "\nhttp://127.0.0.1:1/\n");
-        assertThat(run("stop")).contains("not Isotherm's");
+        assertThat(run("stop")).contains("is not Isotherm");
         assertThat(stranger.isAlive()).isTrue();
         Files.writeString(home.resolve("server.pid"), pid + "\nhttp://127.0.0.1:1/\nnobody/12\n");
         begin();
@@ -261,7 +261,7 @@ class FaultsTest {
         try (ServerSocket taken = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
             assertThat(run("run", "ISOTHERM_PORT", String.valueOf(taken.getLocalPort())))
                     .startsWith("1 ")
-                    .contains("port " + taken.getLocalPort() + " is taken");
+                    .contains("port " + taken.getLocalPort() + " is used by another program");
         }
         assertThat(home.resolve("postgres/postmaster.pid"))
                 .as("its database is stopped again")

@@ -45,7 +45,7 @@ public final class StandIn {
     }
 
     /** Packs this class as a program of the name that the launcher looks for. */
-    static Path jar(Path folder) throws IOException {
+    public static Path jar(Path folder) throws IOException {
         Path jar = folder.resolve("isotherm.jar");
         Manifest manifest = new Manifest();
         manifest.getMainAttributes().put(Attributes.Name.MANIFEST_VERSION, "1.0");

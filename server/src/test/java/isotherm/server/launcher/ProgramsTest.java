@@ -48,7 +48,7 @@ class ProgramsTest {
             "build", Set.of("start", "build"),
             "test", Set.of("start", "build", "test"),
             "package", Set.of("start", "build", "package"),
-            "fresh", Set.of("start", "fresh"));
+            "fresh", Set.of("start", "package", "fresh"));
 
     private final JsonMapper json = JsonMapper.builder().build();
 
