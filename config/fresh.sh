@@ -105,21 +105,31 @@ fresh_run() {
     [ "$address" != failed ] && [ "${took#failed}" = "$took" ]
 }
 
-# fresh [12|13]...: every release as root and as an ordinary user.
+# fresh [12] [13] [package] [arm64]: every release as root and as an ordinary user; the package; what an arm64 build fetches.
 fresh() {
     [ "$(id -u)" -eq 0 ] || die "fresh makes and enters root folders: run it as root"
     need_packages fresh
     fresh_home=${ISOTHERM_FRESH:-/var/tmp/isotherm-fresh}
     mkdir -p "$fresh_home"
     [ -z "$(git -c safe.directory="$here" -C "$here" status --porcelain)" ] || say "uncommitted changes are not part of what is tried"
-    [ $# -gt 0 ] || set -- 12 13
-    printf '| Debian | user | clone to address | ./isotherm test | tests |\n|---|---|---|---|---|\n' | tee "$fresh_home/report.md"
-    local release user failed=0
-    for release in "$@"; do
-        fresh_base "$release"
-        for user in root builder; do
-            fresh_run "$release" "$user" || failed=1
-        done
+    [ $# -gt 0 ] || set -- arm64 package 12 13
+    : >"$fresh_home/report.md"
+    local what user failed=0 headed=no
+    for what in "$@"; do
+        case $what in
+            arm64) fresh_step "arm64: Node and packages fetched, built for it" fresh_arm64 || failed=1 ;;
+            package) fresh_package 12 || failed=1 ;;
+            *)
+                fresh_base "$what"
+                [ $headed = yes ] ||
+                    printf '\n| Debian | user | clone to address | ./isotherm test | tests |\n|---|---|---|---|---|\n' |
+                    tee -a "$fresh_home/report.md"
+                headed=yes
+                for user in root builder; do
+                    fresh_run "$what" "$user" || failed=1
+                done
+                ;;
+        esac
     done
     return $failed
 }

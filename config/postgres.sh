@@ -12,12 +12,13 @@ pg_bin() {
     [ -n "$version" ] && [ -x "/usr/lib/postgresql/$version/bin/initdb" ] && echo "/usr/lib/postgresql/$version/bin"
 }
 
-# Runs a server program as a user who is not root, with no way back. The launcher's lock stays with the launcher.
+# Runs a server program as a user who is not root, with no way back. The launcher's lock stays with the launcher, and PostgreSQL
+# would tell the service manager that everything is ready when it alone is.
 pg_as() {
     if [ "$(id -u)" -eq 0 ]; then
-        (cd / && exec 9>&- 7>&- && setpriv --reuid=postgres --regid=postgres --init-groups --reset-env "$@")
+        (cd / && unset NOTIFY_SOCKET && exec 9>&- 7>&- && setpriv --reuid=postgres --regid=postgres --init-groups --reset-env "$@")
     else
-        (cd / && exec 9>&- 7>&- && "$@")
+        (cd / && unset NOTIFY_SOCKET && exec 9>&- 7>&- && "$@")
     fi
 }
 
@@ -50,7 +51,18 @@ pg_running() {
     local pid
     pid=$(pg_line "$1" 1) || return 1
     case $pid in '' | *[!0-9]*) return 1 ;; esac
-    pg_works "$pid" "$1"
+    pg_works "$pid" "$1" || pg_hidden "$pid" "$1"
+}
+
+# pg_hidden PID DATA: whether this is a PostgreSQL that may not be looked into and that began when postmaster.pid says.
+pg_hidden() {
+    local stat begun boot
+    [ "$(cat "/proc/$1/comm" 2>/dev/null)" = postgres ] && ! readlink "/proc/$1/cwd" >/dev/null 2>&1 || return 1
+    stat=$(cat "/proc/$1/stat" 2>/dev/null) || return 1
+    begun=$(printf '%s' "${stat##*) }" | cut -d' ' -f20)
+    boot=$(sed -n 's/^btime //p' /proc/stat)
+    begun=$((boot + begun / $(getconf CLK_TCK) - $(pg_line "$2" 3)))
+    [ "${begun#-}" -le 5 ]
 }
 
 pg_line() { # pg_line DATA N: a line of postmaster.pid

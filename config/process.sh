@@ -1,6 +1,6 @@
 # Whose process is it? A process id alone says nothing: it is given again to somebody else. Sourced by the launcher.
 
-# proc_identity PID: this boot and the moment at which the process began; nothing when there is none.
+# proc_identity PID: the moment at which the process began, in ticks since the machine did; nothing when there is none.
 proc_identity() {
     local stat
     stat=$(cat "/proc/$1/stat" 2>/dev/null) || return 0
@@ -8,7 +8,7 @@ proc_identity() {
     stat=${stat##*) }
     # shellcheck disable=SC2086 # words are wanted
     set -- $stat
-    printf '%s/%s' "$(cat /proc/sys/kernel/random/boot_id 2>/dev/null)" "${20}"
+    printf '%s' "${20}"
 }
 
 # proc_alive PID: whether it runs; one that has ended and that nobody has asked after does not.
@@ -27,8 +27,9 @@ server_is_ours() {
     identity=$(sed -n 3p "$1")
     case $pid in '' | *[!0-9]*) return 1 ;; esac
     case $(proc_command "$pid") in *isotherm.jar*) ;; *) return 1 ;; esac
-    # Files of an earlier version hold no identity: then the command has to do.
-    [ -z "$identity" ] || [ "$identity" = "$(proc_identity "$pid")" ]
+    # Files of earlier versions hold none, or the boot's id before it, which differs between a service and a terminal where the
+    # service has a /proc of its own.
+    [ -z "$identity" ] || [ "${identity##*/}" = "$(proc_identity "$pid")" ]
 }
 
 # home_ready HOME: a clear refusal where nothing can be written or hardly anything fits.

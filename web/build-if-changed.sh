@@ -7,7 +7,7 @@ here=$(cd .. && pwd)
 . ../config/node.sh
 stamp=dist/.built-from
 bundled=dist/.bundled-from
-now=$(find package.json package-lock.json openapi.json index.html ./*.ts ./.ox*.json tsconfig.json ../words/en.json ../docs/guide.md ../docs/stations ../docs/screenshots src public \
+now=$(find package.json package-lock.json openapi.json index.html ./*.ts ./.ox*.json tsconfig.json ../words/en.json ../CHANGELOG.md ../docs/guide.md ../docs/stations ../docs/screenshots src public \
     -type f ! -path 'src/api/schema.ts' 2>/dev/null | LC_ALL=C sort | xargs sha256sum | sha256sum | cut -d' ' -f1)
 if [ "${ISOTHERM_SERVE:-}" = 1 ] && [ -f "$bundled" ] && [ "$(cat "$bundled")" = "$now" ]; then
     exit 0

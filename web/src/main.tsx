@@ -32,6 +32,7 @@ const router = createBrowserRouter([
     children: [
       { path: '/', Component: Shell },
       { path: '/start', Component: Start },
+      { path: '/news', lazy: async () => ({ Component: (await import('./app/News')).News }) },
       { path: '/guide', lazy: async () => ({ Component: (await import('./guide/Guide')).Guide }) },
       { path: '/join', lazy: async () => ({ Component: (await import('./app/people/Join')).Join }) },
       { path: '/people', lazy: async () => ({ Component: (await import('./app/people/People')).People }) },

@@ -13,6 +13,7 @@ import { ordered } from '../bench/ordered';
 import { stations } from './stations';
 import { StationRail, TellOpen } from './StationRail';
 import { Conflicts, Top } from './Top';
+import { Upgraded } from './Upgraded';
 import { Waiting } from './Waiting';
 
 const Compare = lazy(async () => ({ default: (await import('../stations/compare/Compare')).Compare }));
@@ -138,6 +139,7 @@ function OneCar({ carId, cars }: { carId: string; cars: Schemas['CarSummary'][] 
             <Top cars={cars} />
           </Held>
           <div>
+            <Upgraded />
             <Conflicts />
             <Waiting quiet={at === 'build' || at === 'care'} />
             <Failure />

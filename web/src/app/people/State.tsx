@@ -3,6 +3,8 @@ import { queries } from '../../api/queries';
 import { Heading, Muted } from '../../kit/kit';
 import { FigureTable } from '../../kit/layout';
 import { LIST, Page } from '../Page';
+import { Link } from 'react-router';
+import { NEWS } from '../../guide/news';
 import { when } from '../../words/moments';
 
 /** MB below a gigabyte, GB above. */
@@ -70,6 +72,9 @@ export function State() {
       </section>
       <section aria-label="Versions">
         <Heading>Versions</Heading>
+        <p>
+          <Link to="/news">What is new in {NEWS.version}</Link>
+        </p>
         <FigureTable aria-label="Versions">
           <tbody>
             <Fact name="Isotherm" value={s.versions.isotherm} />

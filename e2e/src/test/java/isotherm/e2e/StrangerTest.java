@@ -314,4 +314,19 @@ class StrangerTest extends Workshop {
         page.keyboard().press("Enter");
         assertThat(page.getByText("is outside")).hasCount(0);
     }
+
+    @Test
+    void whatIsNewIsToldOnceAfterAnUpgrade() {
+        open(Garage.own("wren"));
+        assertThat(page.getByText("was upgraded to version")).hasCount(0);
+        page.evaluate("() => localStorage.setItem('isotherm.version', '0.1.0')");
+        page.reload();
+        comes(page.getByText("Isotherm was upgraded to version"));
+        button("What is new").click();
+        comes(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Installing and upgrading")));
+        assertThat(barriers(page)).isEmpty();
+        button("Back to the cars").click();
+        comes(button("Car"));
+        assertThat(page.getByText("was upgraded to version")).hasCount(0);
+    }
 }

@@ -41,6 +41,8 @@ class ProgramsTest {
             "package.sh",
             "package",
             "fresh.sh",
+            "fresh",
+            "fresh-package.sh",
             "fresh");
 
     private static final Map<String, Set<String>> INCLUDED = Map.of(
