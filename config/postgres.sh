@@ -140,20 +140,37 @@ pg_start() {
     fi
     if ! pg_running "$data"; then
         pg_clear "$data" || return 1
-        # Below the range from which outgoing connections take theirs: one of those may hold any port of it meanwhile.
-        port=${2:-${ISOTHERM_PG_PORT:-15432}}
-        while [ -z "${2:-}" ] && (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; do
-            port=$((port + 1))
-        done
-        # A service's database writes to the journal, as the server does.
-        local log=(-l "$data/server.log")
-        [ "${ISOTHERM_JOURNAL:-}" != yes ] || log=()
-        pg_as "$bin/pg_ctl" -D "$data" -w -t 600 "${log[@]}" \
-            -o "-c listen_addresses=127.0.0.1 -c unix_socket_directories= -c port=$port ${ISOTHERM_PG_OPTIONS:-}" start >/dev/null ||
-            { pg_say "PostgreSQL did not start; see $data/server.log. Nothing was changed."; return 1; }
+        pg_launch "$bin" "$data" "${2:-}" || {
+            pg_say "PostgreSQL did not start; see $data/server.log. Nothing was changed."
+            return 1
+        }
     fi
     pg_secret "$dir.app.secret"
     pg_role "$dir" "$bin" || { pg_say "the database in $data does not let its administrator in; see $data/server.log"; return 1; }
+}
+
+# pg_launch BIN DATA [PORT]: starts the server on this port, or on the first one that is free.
+pg_launch() {
+    local port=${3:-${ISOTHERM_PG_PORT:-15432}} log=(-l "$2/server.log") tries
+    # A service's database writes to the journal, as the server does.
+    if [ "${ISOTHERM_JOURNAL:-}" = yes ]; then
+        log=()
+        exec 8>&2
+    else
+        exec 8>/dev/null
+    fi
+    for tries in 1 2 3 4 5; do
+        # Below the range from which outgoing connections take theirs: one of those may hold any port of it meanwhile.
+        while [ -z "${3:-}" ] && (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; do
+            port=$((port + 1))
+        done
+        if pg_as "$1/pg_ctl" -D "$2" -w -t 600 "${log[@]}" \
+            -o "-c listen_addresses=127.0.0.1 -c unix_socket_directories= -c port=$port ${ISOTHERM_PG_OPTIONS:-}" start >/dev/null 2>&8; then
+            return 0
+        fi
+        # Another server that was starting too may have taken the port since it was looked at; any other reason stays.
+        [ -z "${3:-}" ] && [ "$tries" -lt 5 ] && (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null || return 1
+    done
 }
 
 # pg_role DIR BIN: the database belongs to a role that is no superuser; one of an earlier version is handed over to it.
