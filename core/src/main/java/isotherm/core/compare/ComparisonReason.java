@@ -13,6 +13,10 @@ public enum ComparisonReason implements MessageTopic {
     CIRCUIT,
     /** Too different days. */
     DAYS,
+    /** Sensors in places that read too differently. */
+    SENSORS_APART,
+    /** Sensors in different places, which was corrected by the model. */
+    SENSORS_CORRECTED,
     /** Nothing that stands out. */
     NO_DIFFERENCE,
     /** How much cooler or hotter. */

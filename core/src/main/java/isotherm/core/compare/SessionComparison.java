@@ -8,11 +8,14 @@ import isotherm.core.duty.Weather;
 import isotherm.core.message.Measure;
 import isotherm.core.message.Message;
 import isotherm.core.message.MessageTopic;
+import isotherm.core.simulate.Belief;
+import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.hipparchus.random.Well19937c;
 
 /**
@@ -49,8 +52,9 @@ public final class SessionComparison {
      * @param oilK oil temperature at the end of each cell, K; NaN where not logged or controlled by the thermostat
      * @param heat heat into the oil in each cell by the car's model, W
      * @param ambientK air on the day, K
+     * @param sensor where the oil temperature was read
      */
-    public record Logged(DemandTrace demand, double[] oilK, double[] heat, double ambientK) {}
+    public record Logged(DemandTrace demand, double[] oilK, double[] heat, double ambientK, Car.SensorPlace sensor) {}
 
     /**
      * A figure with its interval.
@@ -66,14 +70,13 @@ public final class SessionComparison {
      *
      * @param kelvin the step, K
      * @param deviation its standard deviation, K
+     * @param sensor the part of it that comes from sensors in different places, K
      */
-    public record Step(double kelvin, double deviation) {
+    public record Step(double kelvin, double deviation, double sensor) {
         /** The model's steps are off by this share of themselves, one standard deviation (default). */
         private static final double MODEL = 0.2;
         /** A thermometer in the paddock is off by this, one standard deviation, K (default). */
         private static final double THERMOMETER = 0.5;
-        /** What differs between two sessions beside air and pace: wind, line, traffic; one standard deviation, K (default). */
-        private static final double SESSION = 0.3;
 
         /**
          * By the model: the second session's design under its own conditions, and under the first session's.
@@ -90,24 +93,40 @@ public final class SessionComparison {
             double own = plateauOf(car, design, after.demand(), after.ambientK(), altitude);
             double air = plateauOf(car, design, after.demand(), before.ambientK(), altitude);
             double both = plateauOf(car, design, after.demand().withPower(heats), before.ambientK(), altitude);
+            // The second log as the first one's sensor would have read it.
+            double place = plateauAt(before.sensor(), car, design, after, altitude)
+                    - plateauAt(after.sensor(), car, design, after, altitude);
             double days = before.ambientK() - after.ambientK();
             double perKelvin = days == 0 ? 1 : Math.max(0, Math.min(1, (air - own) / days));
             double deviation = Math.sqrt(Math.pow(MODEL * (air - own), 2)
                     + Math.pow(MODEL * (both - air), 2)
-                    + 2 * Math.pow(THERMOMETER * perKelvin, 2)
-                    + 2 * SESSION * SESSION);
-            return new Step(both - own, deviation);
+                    + Math.pow(MODEL * place, 2)
+                    + 2 * Math.pow(THERMOMETER * perKelvin, 2));
+            return new Step(both - own + place, deviation, place);
+        }
+
+        private static double plateauAt(
+                Car.SensorPlace sensor, Car car, Design design, Logged session, double altitude) {
+            Session s = run(car, design, session.demand(), session.ambientK(), altitude);
+            int cells = session.demand().cells();
+            return IntStream.range(2 * cells / 3, cells)
+                    .mapToDouble(i -> s.at(sensor, i))
+                    .average()
+                    .orElse(s.plateau());
         }
 
         private static double plateauOf(Car car, Design design, DemandTrace demand, double ambientK, double altitude) {
+            return run(car, design, demand, ambientK, altitude).plateau();
+        }
+
+        private static Session run(Car car, Design design, DemandTrace demand, double ambientK, double altitude) {
             return Simulator.run(
-                            car,
-                            demand,
-                            new Weather(ambientK, altitude),
-                            design,
-                            Duty.Start.WARM.oilK(),
-                            Duty.Start.WARM.coolantK())
-                    .plateau();
+                    car,
+                    demand,
+                    new Weather(ambientK, altitude),
+                    design,
+                    Duty.Start.WARM.oilK(),
+                    Duty.Start.WARM.coolantK());
         }
     }
 
@@ -166,7 +185,7 @@ public final class SessionComparison {
     public static Result compare(Logged before, Logged after, Optional<Step> step, long seed) {
         List<Lap> a = plateau(before);
         List<Lap> b = plateau(after);
-        List<Message> unlike = unlike(before, after, a, b);
+        List<Message> unlike = unlike(before, after, a, b, step);
         if (a.isEmpty() || b.isEmpty()) {
             Figure none = new Figure(Double.NaN, Double.NaN, Double.NaN);
             return new Result(Verdict.TOO_UNLIKE, unlike, none, none, none, none, none);
@@ -175,6 +194,9 @@ public final class SessionComparison {
         double ambient = before.ambientK();
         Well19937c random = new Well19937c(seed);
         double[][] drawn = new double[5][RESAMPLES];
+        // What the model leaves out of a day (wind, line, traffic, fuel) it leaves out of each of the two.
+        double day =
+                Belief.DISCREPANCY * Math.hypot(mean(a, false) - before.ambientK(), mean(b, false) - after.ambientK());
         for (int i = 0; i < RESAMPLES; i++) {
             double[] figures = figures(
                     resample(a, random),
@@ -183,12 +205,13 @@ public final class SessionComparison {
                     after,
                     heat,
                     ambient,
-                    step.map(s -> s.kelvin() + s.deviation() * random.nextGaussian()));
+                    step.map(s -> s.kelvin() + s.deviation() * random.nextGaussian()),
+                    day * random.nextGaussian());
             for (int f = 0; f < 5; f++) {
                 drawn[f][i] = figures[f];
             }
         }
-        double[] nominal = figures(a, b, before, after, heat, ambient, step.map(Step::kelvin));
+        double[] nominal = figures(a, b, before, after, heat, ambient, step.map(Step::kelvin), 0);
         Figure[] f = new Figure[5];
         for (int i = 0; i < 5; i++) {
             Arrays.sort(drawn[i]);
@@ -197,15 +220,36 @@ public final class SessionComparison {
         Verdict verdict = !unlike.isEmpty()
                 ? Verdict.TOO_UNLIKE
                 : f[4].high() < 0 ? Verdict.COOLER : f[4].low() > 0 ? Verdict.HOTTER : Verdict.NO_DIFFERENCE;
-        return new Result(verdict, reasons(verdict, f[4], unlike), f[0], f[1], f[2], f[3], f[4]);
+        List<Message> reasons = new ArrayList<>(reasons(verdict, f[4], unlike));
+        if (verdict != Verdict.TOO_UNLIKE && before.sensor() != after.sensor()) {
+            reasons.add(sensors(ComparisonReason.SENSORS_CORRECTED, before, after, step));
+        }
+        return new Result(verdict, List.copyOf(reasons), f[0], f[1], f[2], f[3], f[4]);
+    }
+
+    private static Message sensors(ComparisonReason reason, Logged before, Logged after, Optional<Step> step) {
+        return reason.say("text")
+                .choose("first", before.sensor())
+                .choose("second", after.sensor())
+                .with(
+                        "by",
+                        Measure.TEMPERATURE_DIFFERENCE,
+                        Math.abs(step.map(Step::sensor).orElse(0.0)));
     }
 
     private static double[] figures(
-            List<Lap> a, List<Lap> b, Logged before, Logged after, double heat, double ambient, Optional<Double> step) {
+            List<Lap> a,
+            List<Lap> b,
+            Logged before,
+            Logged after,
+            double heat,
+            double ambient,
+            Optional<Double> step,
+            double day) {
         double riseA = (mean(a, false) - before.ambientK()) / mean(a, true);
         double riseB = (mean(b, false) - after.ambientK()) / mean(b, true);
         double plateauA = mean(a, false);
-        double plateauB = step.map(s -> mean(b, false) + s).orElse(ambient + riseB * heat);
+        double plateauB = day + step.map(s -> mean(b, false) + s).orElse(ambient + riseB * heat);
         return new double[] {riseA * 1e3, riseB * 1e3, plateauA, plateauB, plateauB - plateauA};
     }
 
@@ -274,7 +318,10 @@ public final class SessionComparison {
     /** Speeds of two laps of one circuit agree at least so well. */
     private static final double SAME_CIRCUIT = 0.7;
 
-    private static List<Message> unlike(Logged before, Logged after, List<Lap> a, List<Lap> b) {
+    /** Sensors whose places differ by more than this cannot be compared, K (default). */
+    private static final double MOST_SENSOR_DIFFERENCE = 12;
+
+    private static List<Message> unlike(Logged before, Logged after, List<Lap> a, List<Lap> b, Optional<Step> step) {
         List<Message> reasons = new ArrayList<>();
         if (a.size() < FEWEST_LAPS || b.size() < FEWEST_LAPS) {
             reasons.add(ComparisonReason.FEW_LAPS
@@ -295,6 +342,11 @@ public final class SessionComparison {
                     .say("text")
                     .with("alike", Measure.NUMBER, alike.get())
                     .with("least", Measure.NUMBER, SAME_CIRCUIT, 1));
+        }
+        boolean places = before.sensor() != after.sensor();
+        if (places
+                && step.map(s -> Math.abs(s.sensor()) > MOST_SENSOR_DIFFERENCE).orElse(true)) {
+            reasons.add(sensors(ComparisonReason.SENSORS_APART, before, after, step));
         }
         double days = after.ambientK() - before.ambientK();
         if (Math.abs(days) > MOST_AMBIENT_DIFFERENCE) {

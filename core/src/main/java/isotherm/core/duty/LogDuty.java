@@ -9,7 +9,7 @@ import org.hipparchus.stat.descriptive.rank.Median;
 
 /**
  * What was driven, from a log. Brake power follows from the speed trace, the gradient and road load where the log has none;
- * engine speed from the gearing where the log has none. The arrays are shared, not copied: do not change them.
+ * engine speed from the gearing where the log has none, see {@link #onTrack()}. The arrays are shared, not copied: do not change them.
  *
  * @param time of each row, ascending, s
  * @param speed road speed, m/s
@@ -47,6 +47,17 @@ public record LogDuty(
     private static final double SHORTEST = 20;
     /** Steeper than any road. */
     private static final double STEEPEST = 0.35;
+    /**
+     * Drivers on the road brake with up to 3.4 m/s² (AASHTO, A Policy on Geometric Design of Highways and Streets); harder than
+     * this, m/s², is an emergency or a track (default).
+     */
+    private static final double TRACK_BRAKING = 5;
+    /** More of the time under way than this spent braking so hard is a track (default). */
+    private static final double TRACK_SHARE = 0.01;
+    /** Slower than this is not under way, m/s. */
+    private static final double UNDER_WAY = 5;
+    /** So many laps are driven on a track alone. */
+    private static final int TRACK_LAPS = 3;
 
     /**
      * A stretch without rows.
@@ -84,6 +95,36 @@ public record LogDuty(
         return gaps;
     }
 
+    /** @return whether engine speed was logged; otherwise it is calculated from road speed and gears */
+    public boolean hasEngineSpeed() {
+        return rpm.length > 0;
+    }
+
+    /**
+     * Whether a track was driven, as the rows show it: laps, or braking as hard as on no road. A log without engine speed takes a
+     * track driver's gears then, and a road driver's otherwise.
+     *
+     * @return whether it was a track
+     */
+    public boolean onTrack() {
+        if (trailer.mass() > 0) {
+            return false;
+        }
+        if (lapStarts.length >= TRACK_LAPS) {
+            return true;
+        }
+        double hard = 0;
+        double all = 0;
+        for (int i = 1; i < time.length; i++) {
+            double step = time[i] - time[i - 1];
+            if (speed[i - 1] > UNDER_WAY && step <= GAP) {
+                all += step;
+                hard += (speed[i - 1] - speed[i]) / step > TRACK_BRAKING ? step : 0;
+            }
+        }
+        return hard > TRACK_SHARE * all;
+    }
+
     @Override
     public LogDuty withWeather(Weather newWeather) {
         return new LogDuty(time, speed, rpm, brakePower, elevation, lapStarts, trailer, start, newWeather);
@@ -95,6 +136,7 @@ public record LogDuty(
         double density = Air.density(weather.ambientK(), weather.pressure());
         double cell = DemandBuilder.CELL;
         SpeedTrace trace = new SpeedTrace(time, speed);
+        boolean track = !hasEngineSpeed() && onTrack();
         int n = (int) Math.floor((time[time.length - 1] - time[0]) / cell);
         double[] v = new double[n];
         double[] r = new double[n];
@@ -114,7 +156,10 @@ public record LogDuty(
                                         now, acceleration, grade(t), trailer.mass(), trailer.dragArea(), density));
                 v[i] += now / PARTS;
                 p[i] += power / PARTS;
-                r[i] += (rpm.length > 0 ? Math.max(0, at(rpm, t)) : vehicle.trackRpm(now, engine)) / PARTS;
+                double turns = hasEngineSpeed()
+                        ? Math.max(0, at(rpm, t))
+                        : track ? vehicle.trackRpm(now, engine) : vehicle.roadRpm(now, power, engine);
+                r[i] += turns / PARTS;
             }
         }
         return new DemandTrace(cell, v, r, p, laps());

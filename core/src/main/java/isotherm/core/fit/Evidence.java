@@ -1,6 +1,7 @@
 package isotherm.core.fit;
 
 import isotherm.core.car.Car;
+import isotherm.core.simulate.Belief;
 
 /**
  * Something that was read on a car, with its own error: what the model expects there for a car with given numbers, and what was
@@ -27,4 +28,9 @@ public interface Evidence {
 
     /** @return standard deviation of each reading's own error, above 0 */
     double[] deviation();
+
+    /** @return standard deviation of the share of the rise that the model leaves out of this evidence, above 0 */
+    default double discrepancy() {
+        return Belief.DISCREPANCY;
+    }
 }

@@ -11,6 +11,10 @@ public enum FitNote implements MessageTopic {
     FAR,
     /** A number that the log says little about. */
     LITTLE,
+    /** The search for the most likely values stopped early; the best ones that it met are used. */
+    UNSETTLED,
+    /** Engine speed was not logged and was calculated from road speed and gears. */
+    GEARS,
     /** Rows that are missing. */
     GAPS;
 

@@ -6,8 +6,10 @@ import isotherm.core.simulate.Factor;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
+import org.hipparchus.exception.MathIllegalStateException;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.QRDecomposition;
 import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresBuilder;
@@ -58,8 +60,41 @@ public final class Learning {
      * @param factors on the present numbers, in the order of the belief's
      * @param belief how sure they are, together
      * @param residuals read less expected, for each piece of evidence, in its units
+     * @param converged whether the search for the most likely factors came to rest; otherwise they are the best that it met
      */
-    public record Learned(Car car, double[] factors, Belief belief, double[][] residuals) {}
+    public record Learned(Car car, double[] factors, Belief belief, double[][] residuals, boolean converged) {}
+
+    /** The best point that the search has met so far. */
+    private static final class Best {
+        private final RealVector target;
+        private double cost = Double.POSITIVE_INFINITY;
+        private double[] at = {};
+        private RealVector residuals = new ArrayRealVector();
+        private RealMatrix jacobian = new Array2DRowRealMatrix();
+
+        Best(double[] target) {
+            this.target = new ArrayRealVector(target, false);
+        }
+
+        Pair<RealVector, RealMatrix> offered(RealVector point, Pair<RealVector, RealMatrix> there) {
+            RealVector left = target.subtract(there.getFirst());
+            double sum = left.dotProduct(left);
+            if (sum < cost) {
+                cost = sum;
+                at = point.toArray();
+                residuals = left;
+                jacobian = there.getSecond();
+            }
+            return there;
+        }
+
+        RealMatrix covariance() {
+            RealMatrix j = jacobian;
+            return new QRDecomposition(j.transposeMultiply(j), 1e-12)
+                    .getSolver()
+                    .getInverse();
+        }
+    }
 
     /**
      * Learns.
@@ -109,7 +144,9 @@ public final class Learning {
     }
 
     private double prior(int parameter) {
-        return parameter < factors.size() ? factors.get(parameter).spread() : Belief.DISCREPANCY;
+        return parameter < factors.size()
+                ? factors.get(parameter).spread()
+                : evidence.get(parameter - factors.size()).discrepancy();
     }
 
     private List<Evidence.Expected> expected(double[] at) {
@@ -166,7 +203,8 @@ public final class Learning {
         double sum = IMAGINED_DAYS * Belief.DISCREPANCY * Belief.DISCREPANCY;
         int days = 0;
         for (int e = 0; e < evidence.size(); e++) {
-            if (evidence.get(e).deviation().length > 1) {
+            boolean usual = evidence.get(e).discrepancy() == Belief.DISCREPANCY;
+            if (usual && evidence.get(e).deviation().length > 1) {
                 sum += at[factors.size() + e] * at[factors.size() + e];
                 days++;
             }
@@ -183,17 +221,31 @@ public final class Learning {
                 target[row++] = observed[e][i] / deviation[e][i];
             }
         }
-        LeastSquaresOptimizer.Optimum optimum = new LevenbergMarquardtOptimizer()
-                .optimize(new LeastSquaresBuilder()
-                        .model(this::linearised)
-                        .target(target)
-                        .start(new double[parameters()])
-                        .maxEvaluations(MAX_EVALUATIONS)
-                        .maxIterations(MAX_ITERATIONS)
-                        .build());
-        double[] at = optimum.getPoint().toArray();
+        Best best = new Best(target);
+        boolean converged = true;
+        double[] at;
+        RealVector left;
+        RealMatrix covariance;
+        try {
+            LeastSquaresOptimizer.Optimum optimum = new LevenbergMarquardtOptimizer()
+                    .optimize(new LeastSquaresBuilder()
+                            .model(point -> best.offered(point, linearised(point)))
+                            .target(target)
+                            .start(new double[parameters()])
+                            .maxEvaluations(MAX_EVALUATIONS)
+                            .maxIterations(MAX_ITERATIONS)
+                            .build());
+            at = optimum.getPoint().toArray();
+            left = optimum.getResiduals();
+            covariance = optimum.getCovariances(1e-12);
+        } catch (MathIllegalStateException e) {
+            // The readings contradict each other, or the model bends too sharply there.
+            converged = false;
+            at = best.at;
+            left = best.residuals;
+            covariance = best.covariance();
+        }
         int k = factors.size();
-        RealMatrix covariance = optimum.getCovariances(1e-12);
         double[] factor = new double[k];
         double[] spread = new double[k];
         double[][] correlation = new double[k][k];
@@ -213,9 +265,10 @@ public final class Learning {
         for (int e = 0; e < residuals.length; e++) {
             residuals[e] = new double[observed[e].length];
             for (int i = 0; i < residuals[e].length; i++) {
-                residuals[e][i] = optimum.getResiduals().getEntry(row++) * deviation[e][i];
+                residuals[e][i] = left.getEntry(row++) * deviation[e][i];
             }
         }
-        return new Learned(scaled(at), factor, new Belief(factors, spread, correlation, discrepancy(at)), residuals);
+        return new Learned(
+                scaled(at), factor, new Belief(factors, spread, correlation, discrepancy(at)), residuals, converged);
     }
 }

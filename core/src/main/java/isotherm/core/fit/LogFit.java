@@ -144,7 +144,7 @@ public final class LogFit {
                 Math.sqrt(sum / oil),
                 times,
                 residuals,
-                notes(estimates, belief.correlation(), log),
+                notes(estimates, learned, log),
                 learned.car());
     }
 
@@ -163,8 +163,15 @@ public final class LogFit {
                 .toList();
     }
 
-    private static List<Message> notes(List<Estimate> estimates, double[][] correlation, LogDuty log) {
+    private static List<Message> notes(List<Estimate> estimates, Learning.Learned learned, LogDuty log) {
+        double[][] correlation = learned.belief().correlation();
         List<Message> notes = new ArrayList<>();
+        if (!learned.converged()) {
+            notes.add(FitNote.UNSETTLED.say("text"));
+        }
+        if (!log.hasEngineSpeed()) {
+            notes.add(FitNote.GEARS.say("text").choose("track", log.onTrack()));
+        }
         for (int i = 0; i < estimates.size(); i++) {
             Estimate e = estimates.get(i);
             if (!ASKED.contains(e.parameter())) {

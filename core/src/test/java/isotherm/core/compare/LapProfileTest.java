@@ -43,7 +43,7 @@ class LapProfileTest {
         Arrays.fill(oil, oilK);
         double[] heat = new double[demand.cells()];
         Arrays.fill(heat, 10e3);
-        return new SessionComparison.Logged(demand, oil, heat, 290);
+        return new SessionComparison.Logged(demand, oil, heat, 290, Car.SensorPlace.SUMP);
     }
 
     private static double twisty(double share) {

@@ -69,7 +69,7 @@ class SessionFiguresTest {
         double[] heat = new double[demand.cells()];
         Arrays.setAll(read, oil);
         Arrays.fill(heat, 12e3);
-        return new SessionComparison.Logged(demand, read, heat, 290);
+        return new SessionComparison.Logged(demand, read, heat, 290, Car.SensorPlace.SUMP);
     }
 
     private static double[] cells(IntToDoubleFunction f) {

@@ -177,4 +177,37 @@ class LogDutyTest {
                 .extracting(DemandTrace.Phase::kind)
                 .containsOnly(DemandTrace.Kind.FLYER);
     }
+
+    /** Speed of a car that accelerates and brakes with so much, m/s², again and again. */
+    private static LogDuty driven(double braking, double[] laps, Trailer trailer) {
+        double[] time = new double[600];
+        double[] speed = new double[600];
+        for (int i = 0; i < time.length; i++) {
+            time[i] = 0.5 * i;
+            double phase = time[i] % 20;
+            double down = 25 / braking;
+            speed[i] = phase < 20 - down ? 10 + 25 * phase / (20 - down) : 35 - braking * (phase - (20 - down));
+        }
+        return new LogDuty(time, speed, NONE, NONE, NONE, laps, trailer, Duty.Start.WARM, DAY);
+    }
+
+    @Test
+    void hardBrakingAndLapsAreOfATrackAndATrailerIsNot() {
+        assertThat(driven(3, NONE, Trailer.NONE).onTrack()).isFalse();
+        assertThat(driven(7, NONE, Trailer.NONE).onTrack()).isTrue();
+        assertThat(driven(3, new double[] {0, 100, 200}, Trailer.NONE).onTrack())
+                .isTrue();
+        assertThat(driven(7, NONE, new Trailer(1500, 1)).onTrack()).isFalse();
+    }
+
+    @Test
+    void withoutEngineSpeedTheRoadIsDrivenInAHighGear() {
+        double[] steady = {22.2, 22.2, 22.2, 22.2, 22.2, 22.2, 22.2, 22.2};
+        DemandTrace road = log(TIME, steady, NONE, NONE, NONE).demand(CAR, ENGINE);
+        // 80 km/h in the top gear of 15 m/s at 1000/min.
+        assertThat(road.rpm()[3]).isCloseTo(22.2 / 15 * 1000, within(1.0));
+        double[] laps = {0, 2, 4};
+        LogDuty track = new LogDuty(TIME, steady, NONE, NONE, NONE, laps, Trailer.NONE, Duty.Start.WARM, DAY);
+        assertThat(track.demand(CAR, ENGINE).rpm()[3]).isGreaterThan(0.62 * 6500);
+    }
 }

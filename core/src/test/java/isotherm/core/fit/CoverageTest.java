@@ -6,10 +6,12 @@ import isotherm.core.airflow.Place;
 import isotherm.core.car.Car;
 import isotherm.core.car.Coolant;
 import isotherm.core.car.Design;
+import isotherm.core.duty.ClimbDuty;
 import isotherm.core.duty.DemandTrace;
 import isotherm.core.duty.Duty;
 import isotherm.core.duty.LogDuty;
 import isotherm.core.duty.TrackDuty;
+import isotherm.core.duty.Trailer;
 import isotherm.core.duty.Weather;
 import isotherm.core.fluid.Units;
 import isotherm.core.heat.HeatSchool;
@@ -21,6 +23,7 @@ import isotherm.core.simulate.Prediction;
 import isotherm.core.simulate.Session;
 import isotherm.core.simulate.Simulator;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -165,11 +168,43 @@ class CoverageTest {
         return LogFit.fit(DESCRIBED, design, log, oil, Optional.of(coolant));
     }
 
+    /** A mountain road, driven in gears of the driver's own choice and logged by a satellite receiver: speed and height alone. */
+    private static LogFit.Result taughtByPosition(Truth truth, RandomGenerator random) {
+        double grade = 0.06;
+        ClimbDuty road = ClimbDuty.even(9000, grade, 21, Trailer.NONE, 400, new Weather(Units.kelvin(22), 300));
+        DemandTrace plain = road.demand(DESCRIBED.vehicle(), DESCRIBED.engine());
+        double style = Truth.log(random, 0.12);
+        double[] rpm = Arrays.stream(plain.rpm()).map(r -> r * style).toArray();
+        DemandTrace driven = new DemandTrace(plain.cell(), plain.speed(), rpm, plain.brakePower(), plain.phases());
+        Car today = Factor.AIR.scale(
+                Factor.HEAT.scale(truth.car(), Truth.log(random, DAY_HEAT)), Truth.log(random, DAY_AIR));
+        Session s = Simulator.run(today, road, driven, BARE);
+        int n = driven.cells();
+        double[] time = new double[n];
+        double[] speed = new double[n];
+        double[] height = new double[n];
+        double[] oil = new double[n];
+        double[] coolant = new double[n];
+        double up = 200;
+        for (int i = 0; i < n; i++) {
+            time[i] = i + 0.5;
+            speed[i] = driven.speed()[i] + 0.1 * random.nextGaussian();
+            up += i * driven.cell() > 400 ? grade * driven.speed()[i] * driven.cell() : 0;
+            height[i] = up + 1.5 * random.nextGaussian();
+            oil[i] = s.oil()[i] + truth.sensor() + 0.3 * random.nextGaussian();
+            coolant[i] = s.coolant()[i] + 0.3 * random.nextGaussian();
+        }
+        double[] none = {};
+        LogDuty log = new LogDuty(time, speed, none, none, height, none, Trailer.NONE, road.start(), road.weather());
+        return LogFit.fit(DESCRIBED, BARE, log, oil, Optional.of(coolant));
+    }
+
     private static List<Tally> tried(int tries) {
         Tally before = new Tally("before a log");
         Tally same = new Tally("after one, same cooler, another day");
         Tally fitted = new Tally("after one without a cooler, then with one");
         Tally larger = new Tally("after one with a cooler, then a larger one");
+        Tally position = new Tally("after a road log without engine speed, then on track with a cooler");
         TrackDuty day = on(DemoCars.DAY);
         TrackDuty another = on(new Weather(Units.kelvin(18), 240));
         for (int i = 0; i < tries; i++) {
@@ -189,8 +224,12 @@ class CoverageTest {
             fitted.add(
                     Prediction.of(bare.car(), day, COOLED, bare.belief(), SAMPLES, i),
                     truth.driven(day, COOLED, random).peak());
+            LogFit.Result road = taughtByPosition(truth, random);
+            position.add(
+                    Prediction.of(road.car(), day, COOLED, road.belief(), SAMPLES, i),
+                    truth.driven(day, COOLED, random).peak());
         }
-        return List.of(before, same, fitted, larger);
+        return List.of(before, same, fitted, larger, position);
     }
 
     @Test

@@ -233,4 +233,40 @@ class EvidenceTest {
                 .findFirst()
                 .orElseThrow();
     }
+
+    /** Readings of a model that comes nearer with each look at it: no search comes to rest on them. */
+    private static final class Restless implements Evidence {
+        private int looks;
+
+        @Override
+        public Expected expected(Car car) {
+            double[] values = new double[40];
+            double away = 30 * Math.exp(-looks++ / 500.0);
+            Arrays.setAll(values, i -> 390 + away + 0.1 * car.losses().still() * Math.sin(i));
+            return new Expected(values, new double[40]);
+        }
+
+        @Override
+        public double[] observed() {
+            double[] values = new double[40];
+            Arrays.fill(values, 390);
+            return values;
+        }
+
+        @Override
+        public double[] deviation() {
+            double[] values = new double[40];
+            Arrays.fill(values, 0.01);
+            return values;
+        }
+    }
+
+    @Test
+    void aSearchThatDoesNotSettleGivesItsBestPointAndSaysSo() {
+        Learning.Learned restless = learned(new Restless());
+        assertThat(restless.converged()).isFalse();
+        assertThat(restless.factors()).doesNotContain(Double.NaN);
+        assertThat(restless.belief().deviation()).doesNotContain(Double.NaN, 0.0);
+        assertThat(learned(dash(CAR, BARE)).converged()).isTrue();
+    }
 }

@@ -13,6 +13,8 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 
 /** From the rows of a log to a duty that can be driven again. */
 final class Driving {
@@ -25,6 +27,12 @@ final class Driving {
     private static final int MOST_DUTY_ROWS = 12_000;
     /** Coolant above this is steam at the first row of a duty, °C. */
     private static final double HOTTEST_START = 130;
+    /** Slower than this a car's own heat reaches its outside air sensor, km/h (default). */
+    private static final double UNDER_WAY_KMH = 25;
+    /** Air that a use may have, °C. */
+    private static final double COLDEST = -40;
+
+    private static final double HOTTEST = 55;
     /** A temperature that no sensor of a living car reads stands for a row without one, °C. */
     private static final double DROPPED = -999;
 
@@ -63,7 +71,7 @@ final class Driving {
         }
         DutyDocument duty = new DutyDocument(
                 log.name(),
-                log.ambientC(),
+                outside(c).orElse(log.ambientC()),
                 log.altitudeM(),
                 null,
                 null,
@@ -87,11 +95,33 @@ final class Driving {
         }
         return new DrivenLog(
                 duty,
+                log.sensor(),
                 readings(oil),
                 readings(mean(c, Channel.OIL_RETURN, cells)),
                 readings(coolant),
                 readings(mean(c, Channel.PRESSURE, cells)),
                 readings(mean(c, Channel.CORE_AIR, cells)));
+    }
+
+    /**
+     * The day's air by the log's own column, °C: the middle one of its readings under way, since a standing car warms its sensor.
+     * It was there; what somebody typed may be of another hour.
+     */
+    private static OptionalDouble outside(Map<Channel, double[]> c) {
+        double[] air = c.get(Channel.AMBIENT);
+        double[] speed = c.get(Channel.SPEED);
+        if (air == null) {
+            return OptionalDouble.empty();
+        }
+        double[] read = IntStream.range(0, air.length)
+                .filter(i -> Double.isFinite(air[i]) && speed[i] >= UNDER_WAY_KMH)
+                .mapToDouble(i -> air[i])
+                .sorted()
+                .toArray();
+        if (read.length == 0 || read[read.length / 2] < COLDEST || read[read.length / 2] > HOTTEST) {
+            return OptionalDouble.empty();
+        }
+        return OptionalDouble.of(Math.round(read[read.length / 2] * 10) / 10.0);
     }
 
     private static double[] mean(Map<Channel, double[]> columns, Channel channel, double[] cells) {

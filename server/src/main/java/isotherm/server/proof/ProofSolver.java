@@ -44,8 +44,8 @@ public final class ProofSolver {
     public static Proof.ProofAnswer prove(Proof.ProofQuestion q, DrivenLog first, DrivenLog second) {
         Car car = q.car().toCore();
         Design after = q.afterDesign().toCore(q.car());
-        SessionComparison.Logged a = EvidenceSolver.logged(car, first.duty(), first.oilC());
-        SessionComparison.Logged b = EvidenceSolver.logged(car, second.duty(), second.oilC());
+        SessionComparison.Logged a = EvidenceSolver.logged(car, first.duty(), first.oilC(), first.sensor());
+        SessionComparison.Logged b = EvidenceSolver.logged(car, second.duty(), second.oilC(), second.sensor());
         SessionFigures read = figures(car, a, first);
         SessionFigures readAfter = figures(car, b, second);
         Optional<SessionComparison.Step> step =

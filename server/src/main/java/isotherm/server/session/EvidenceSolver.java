@@ -53,8 +53,8 @@ public final class EvidenceSolver {
     public static EvidenceQuestions.CompareAnswer compare(EvidenceQuestions.CompareQuestion q) {
         Car car = q.car().toCore();
         SessionComparison.Logged before =
-                logged(car, q.before().duty(), q.before().oilC());
-        SessionComparison.Logged after = logged(car, q.after().duty(), q.after().oilC());
+                logged(car, q.before().duty(), q.before().oilC(), car.sensor());
+        SessionComparison.Logged after = logged(car, q.after().duty(), q.after().oilC(), car.sensor());
         Optional<SessionComparison.Step> step = Optional.ofNullable(q.design())
                 .map(d -> SessionComparison.Step.byModel(
                         car, d.toCore(q.car()), before, after, q.before().duty().altitudeM()));
@@ -73,9 +73,11 @@ public final class EvidenceSolver {
      * @param car the car
      * @param duty a duty from a log
      * @param oilC oil temperature at its times; −999 where there is none; null when not logged
+     * @param sensor where it was read
      * @return the session as it is compared
      */
-    public static SessionComparison.Logged logged(Car car, DutyDocument duty, List<Double> oilC) {
+    public static SessionComparison.Logged logged(
+            Car car, DutyDocument duty, List<Double> oilC, Car.SensorPlace sensor) {
         LogDuty log = duty.toLog();
         DemandTrace demand = log.demand(car.vehicle(), car.engine());
         double[] oil = new double[demand.cells()];
@@ -86,7 +88,7 @@ public final class EvidenceSolver {
         double[] heat = IntStream.range(0, demand.cells())
                 .mapToDouble(i -> car.school().oilHeat(car.engine(), demand.brakePower()[i], demand.rpm()[i]))
                 .toArray();
-        return new SessionComparison.Logged(demand, oil, heat, log.weather().ambientK());
+        return new SessionComparison.Logged(demand, oil, heat, log.weather().ambientK(), sensor);
     }
 
     /**
