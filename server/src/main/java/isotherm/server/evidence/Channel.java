@@ -7,7 +7,17 @@ import java.util.Optional;
 /** What a column of a log holds, with the units in which loggers write it and the words by which it is known. */
 public enum Channel {
     /** Time from the start of the log, s. */
-    TIME(List.of(Unit.S, Unit.MS, Unit.MIN), "time", "zeit", "temps", "tiempo", "timestamp", "elapsed", "clock"),
+    TIME(
+            List.of(Unit.S, Unit.MS, Unit.MIN),
+            "time",
+            "zeit",
+            "temps",
+            "tiempo",
+            "tempo",
+            "tijd",
+            "timestamp",
+            "elapsed",
+            "clock"),
     /** Road speed, km/h. */
     SPEED(
             List.of(Unit.KMH, Unit.MPH, Unit.MPS, Unit.KNOT),
@@ -16,9 +26,34 @@ public enum Channel {
             "vitesse",
             "geschw",
             "velocidad",
-            "vss"),
+            "velocità",
+            "snelheid",
+            "vss",
+            "spd",
+            "v rad",
+            "v car",
+            "v veh",
+            "v fzg",
+            "vfzg",
+            "vrad",
+            "vcar",
+            "v gps",
+            "gps v"),
     /** Engine speed, 1/min. */
-    RPM(List.of(Unit.RPM), "rpm", "engine speed", "enginespeed", "revs", "drehzahl", "régime", "regime"),
+    RPM(
+            List.of(Unit.RPM),
+            "rpm",
+            "engine speed",
+            "enginespeed",
+            "revs",
+            "drehzahl",
+            "régime",
+            "regime",
+            "giri",
+            "toerental",
+            "nmot",
+            "n mot",
+            "n motor"),
     /** Brake power, kW. */
     POWER(List.of(Unit.KW, Unit.HP), "power", "leistung", "puissance"),
     /** Oil temperature where the car's sensor sits, °C. */
@@ -33,7 +68,13 @@ public enum Channel {
             "huile",
             "oil",
             "öl",
-            "oel"),
+            "oel",
+            "toel",
+            "t oel",
+            "töl",
+            "t öl",
+            "aceite",
+            "olio"),
     /** Oil temperature behind the cooler, °C. */
     OIL_RETURN(
             List.of(Unit.C, Unit.F, Unit.K),
@@ -44,21 +85,80 @@ public enum Channel {
             "oil after",
             "oil temp 2"),
     /** Coolant temperature, °C. */
-    COOLANT(List.of(Unit.C, Unit.F, Unit.K), "coolant", "water", "ect", "clt", "wasser", "kühl", "eau"),
+    COOLANT(
+            List.of(Unit.C, Unit.F, Unit.K),
+            "coolant",
+            "water",
+            "ect",
+            "clt",
+            "wasser",
+            "kühl",
+            "eau",
+            "liquide",
+            "agua",
+            "acqua",
+            "refrigerante",
+            "tmot",
+            "t mot",
+            "tkw",
+            "t kw",
+            "h2o"),
     /** Intake air temperature, °C. */
-    INTAKE(List.of(Unit.C, Unit.F, Unit.K), "intake", "iat", "charge", "ansaug", "admission"),
+    INTAKE(
+            List.of(Unit.C, Unit.F, Unit.K),
+            "intake",
+            "iat",
+            "charge",
+            "ansaug",
+            "admission",
+            "tans",
+            "t ans",
+            "admisión",
+            "aspirazione"),
     /** Outside air temperature, °C. */
-    AMBIENT(List.of(Unit.C, Unit.F, Unit.K), "ambient", "outside", "air temp", "außen", "aussen"),
+    AMBIENT(
+            List.of(Unit.C, Unit.F, Unit.K),
+            "ambient",
+            "outside",
+            "air temp",
+            "außen",
+            "aussen",
+            "umg",
+            "tumg",
+            "t umg",
+            "oat",
+            "amb",
+            "extérieur",
+            "exterieur",
+            "exterior",
+            "esterna"),
     /** Oil pressure, bar. */
-    PRESSURE(List.of(Unit.BAR, Unit.PSI, Unit.KPA), "oil press", "oilpress", "oil_p", "öldruck", "oeldruck", "poil"),
+    PRESSURE(
+            List.of(Unit.BAR, Unit.PSI, Unit.KPA),
+            "oil press",
+            "oilpress",
+            "oil_p",
+            "öldruck",
+            "oeldruck",
+            "poil",
+            "poel",
+            "p oel",
+            "pöl",
+            "p öl",
+            "p oil",
+            "press oil",
+            "pression huile",
+            "presión aceite",
+            "presion aceite",
+            "pressione olio"),
     /** Number of the lap. */
     LAP(List.of(Unit.NONE), "lap", "runde", "tour"),
     /** Latitude, degrees. */
-    LATITUDE(List.of(Unit.DEGREE), "lat"),
+    LATITUDE(List.of(Unit.DEGREE), "lat", "latitude", "breite"),
     /** Longitude, degrees. */
-    LONGITUDE(List.of(Unit.DEGREE), "lon", "lng"),
+    LONGITUDE(List.of(Unit.DEGREE), "lon", "lng", "longitude", "länge"),
     /** Height above sea level, m. */
-    ELEVATION(List.of(Unit.M, Unit.FT), "elev", "altitude", "alt", "height", "höhe"),
+    ELEVATION(List.of(Unit.M, Unit.FT), "elev", "altitude", "alt", "height", "höhe", "hoehe", "altitud", "quota"),
     /** Air pressure across the core, Pa. */
     CORE_AIR(
             List.of(Unit.PA, Unit.HPA),
@@ -133,6 +233,46 @@ public enum Channel {
         public double convert(double value) {
             return value * factor + offset;
         }
+
+        /**
+         * The unit at the end of a column's name: "VSS mph", "IAT F", "speed_kmh", "oilTempC".
+         *
+         * @param name a column's name, without one in brackets
+         * @return the unit and the name before it; empty when there is none
+         */
+        public static Optional<Ending> ending(String name) {
+            String plain = name.strip();
+            Ending best = null;
+            for (Unit u : values()) {
+                for (String w : u.words) {
+                    int at = plain.length() - w.length();
+                    boolean there = at > 0
+                            && plain.regionMatches(true, at, w, 0, w.length())
+                            && ends(plain.charAt(at - 1), plain.charAt(at), w.length());
+                    if (there && (best == null || w.length() > best.length())) {
+                        best = new Ending(u, plain.substring(0, at).strip(), w.length());
+                    }
+                }
+            }
+            return Optional.ofNullable(best);
+        }
+
+        /** After a separator, or as a capital after small letters; a single letter only as a capital or after a blank. */
+        private static boolean ends(char before, char first, int length) {
+            boolean separated = !Character.isLetterOrDigit(before);
+            boolean capital =
+                    Character.isUpperCase(first) && (Character.isLowerCase(before) || Character.isDigit(before));
+            return separated || capital && length >= 1;
+        }
+
+        /**
+         * A unit at the end of a name.
+         *
+         * @param unit the unit
+         * @param name the name before it
+         * @param length number of its letters
+         */
+        public record Ending(Unit unit, String name, int length) {}
 
         /**
          * @param word a unit as loggers write it
@@ -210,7 +350,8 @@ public enum Channel {
         String n = " "
                 + name.toLowerCase(Locale.ROOT).replaceAll("[\\s_,.:/-]+", " ").strip() + " ";
         String joined = n.replace(" ", "");
-        int best = 0;
+        // A time alone is often called by its symbol, which other names begin with.
+        int best = this == TIME && joined.equals("t") ? 1 : 0;
         for (String w : words) {
             String plain = w.replace('_', ' ');
             // Short words only count as whole words: "lat" is not in "plate".

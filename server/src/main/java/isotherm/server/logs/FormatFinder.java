@@ -173,12 +173,19 @@ final class FormatFinder {
         int n = header.size();
         String[] names = new String[n];
         Channel.Unit[] named = new Channel.Unit[n];
+        // A unit that only ends the name counts where the channel can have it: "Oil T" is no temperature in tesla.
+        Channel.Unit[] ending = new Channel.Unit[n];
         for (int i = 0; i < n; i++) {
             Matcher m = UNIT_IN_NAME.matcher(header.get(i));
             names[i] = m.matches() ? m.group(1) : header.get(i);
             String unit = m.matches() ? m.group(2) : units != null && i < units.size() ? units.get(i) : "";
             named[i] =
                     Channel.Unit.named(unit.replaceAll("^[\\[(]|[\\])]$", "")).orElse(null);
+            ending[i] = named[i] != null
+                    ? null
+                    : Channel.Unit.ending(names[i])
+                            .map(Channel.Unit.Ending::unit)
+                            .orElse(null);
         }
         Channel[] channels = new Channel[n];
         Map<Channel, Integer> taken = new EnumMap<>(Channel.class);
@@ -188,11 +195,15 @@ final class FormatFinder {
             for (int i = 0; i < n; i++) {
                 // Turns a minute are those of the engine, whatever the column is called, unless another one says so by
                 // its name.
-                boolean turns = c == Channel.RPM && named[i] == Channel.Unit.RPM;
-                int score = Math.max(c.match(names[i]), turns ? 1 : 0);
+                boolean turns = c == Channel.RPM && (named[i] == Channel.Unit.RPM || ending[i] == Channel.Unit.RPM);
+                boolean ends = ending[i] != null && c.units().contains(ending[i]);
+                // Oil in a unit of pressure is its pressure: "Oil (psi)".
+                Channel.Unit said = named[i] != null ? named[i] : ending[i];
+                boolean pressed = c == Channel.PRESSURE && c.units().contains(said) && Channel.OIL.match(names[i]) > 0;
+                int score = Math.max(c.match(names[i]), turns || pressed ? 1 : 0);
                 // A unit that the channel cannot have speaks against it: "Oil (bar)" is no temperature.
                 if (score > 0 && (named[i] == null || c.units().contains(named[i]))) {
-                    matches.add(new Match(c, i, score + (named[i] != null ? 3 : 0)));
+                    matches.add(new Match(c, i, score + (named[i] != null || ends ? 3 : 0)));
                 }
             }
         }
@@ -206,7 +217,9 @@ final class FormatFinder {
         List<LogFormat.Column> columns = new ArrayList<>();
         for (int i = 0; i < n; i++) {
             Channel c = channels[i];
-            Channel.Unit unit = c == null ? null : named[i] != null ? named[i] : guess(c, rows, first, i, comma);
+            boolean ends = c != null && ending[i] != null && c.units().contains(ending[i]);
+            Channel.Unit unit =
+                    c == null ? null : named[i] != null ? named[i] : ends ? ending[i] : guess(c, rows, first, i, comma);
             columns.add(new LogFormat.Column(header.get(i), c, unit));
         }
         return columns;
