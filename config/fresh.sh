@@ -108,6 +108,7 @@ fresh_run() {
 # fresh [12] [13] [package] [arm64]: every release as root and as an ordinary user; the package; what an arm64 build fetches.
 fresh() {
     [ "$(id -u)" -eq 0 ] || die "fresh makes and enters root folders: run it as root"
+    need_packages package
     need_packages fresh
     fresh_home=${ISOTHERM_FRESH:-/var/tmp/isotherm-fresh}
     mkdir -p "$fresh_home"
@@ -125,7 +126,7 @@ fresh() {
                     printf '\n| Debian | user | clone to address | ./isotherm test | tests |\n|---|---|---|---|---|\n' |
                     tee -a "$fresh_home/report.md"
                 headed=yes
-                for user in root builder; do
+                for user in builder root; do
                     fresh_run "$what" "$user" || failed=1
                 done
                 ;;

@@ -50,7 +50,7 @@ class ProgramsTest {
             "build", Set.of("start", "build"),
             "test", Set.of("start", "build", "test"),
             "package", Set.of("start", "build", "package"),
-            "fresh", Set.of("start", "package", "fresh"));
+            "fresh", Set.of("start", "build", "package", "fresh"));
 
     private final JsonMapper json = JsonMapper.builder().build();
 
