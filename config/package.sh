@@ -3,6 +3,9 @@
 
 package() {
     need_packages package
+    # From nothing: an older build leaves classes and assets behind.
+    rm -rf "$here"/core/target/classes "$here"/words/target/classes "$here"/web/target/classes "$here"/server/target/classes \
+        "$here"/server/target/spring-aot "$here"/server/target/*.jar "$here/web/dist" "$app"
     build
     package_at=$here/target/package
     local version epoch stage name
