@@ -2,11 +2,7 @@
 
 build_log=$here/target/build.log
 
-# The proxies that the build generates have their methods in the order in which the virtual machine's memory holds the names.
-fixed_addresses=()
-! setarch --addr-no-randomize true 2>/dev/null || fixed_addresses=(setarch --addr-no-randomize)
-
-maven() { (cd "$here" && "${fixed_addresses[@]}" mvn -B -q -Dstyle.color=never -Drevision="$(app_version)" "$@"); }
+maven() { (cd "$here" && mvn -B -q -Dstyle.color=never -Drevision="$(app_version)" "$@"); }
 
 sources_stamp() {
     (cd "$here" && find pom.xml CHANGELOG.md config core/pom.xml core/src/main words/pom.xml words/en.json words/src/main server/pom.xml \

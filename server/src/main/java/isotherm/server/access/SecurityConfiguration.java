@@ -12,7 +12,7 @@ import org.springframework.session.web.http.CookieSerializer;
 import org.springframework.session.web.http.DefaultCookieSerializer;
 
 /** The headers that tell a browser how to treat what comes from here; who asks; the cookie of a session. */
-@Configuration
+@Configuration(proxyBeanMethods = false)
 class SecurityConfiguration {
     /**
      * Everything ships with the application, so that nothing is fetched from elsewhere and nothing frames it. Styles are the one

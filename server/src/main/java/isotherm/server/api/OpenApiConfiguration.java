@@ -55,7 +55,7 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
 /** The OpenAPI document, with ranges, units and descriptions taken from the documents' own annotations. */
-@Configuration
+@Configuration(proxyBeanMethods = false)
 class OpenApiConfiguration {
     /** Least role of an operation. */
     private static final String ROLE = "x-role";

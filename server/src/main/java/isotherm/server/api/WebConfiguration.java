@@ -18,7 +18,7 @@ import org.springframework.web.servlet.resource.PathResourceResolver;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The interface as static resources, with its own routes falling back to the one page. */
-@Configuration
+@Configuration(proxyBeanMethods = false)
 class WebConfiguration implements WebMvcConfigurer {
     private static final int YEAR_SECONDS = 31_536_000;
     private static final List<Class<?>> ONE_WAY_IN = List.of(
