@@ -84,7 +84,7 @@ fresh_make_car() {
 # fresh_fill FIXTURE: the garage becomes the one of an earlier version.
 fresh_fill() {
     case $1 in
-        *.zip) curl -fs -X POST -H 'Content-Type: application/zip' --data-binary "@$1" http://127.0.0.1:8321/api/garage ;;
+        *.zip) curl -fs -X POST -H 'Content-Type: application/octet-stream' --data-binary "@$1" http://127.0.0.1:8321/api/garage ;;
         *.sql.gz)
             fresh_sys systemctl stop isotherm
             cp "$1" "$fresh_root/root/fixture.sql.gz"
@@ -130,9 +130,9 @@ fresh_scores() {
         fresh_sys systemd-analyze security --threshold=30 isotherm.service
 }
 
-# fresh_package [RELEASE]: the whole life of the package.
+# fresh_package [RELEASE]: the package is built, twice the same, and lives its life.
 fresh_package() {
-    local old=0.1.9 new release=${1:-12} fixture failed=0
+    local old=0.1.9 new release=${1:-12}
     new=$(app_version)
     fresh_log=$fresh_home/package-$release.log
     fresh_root=$fresh_home/package-$release
@@ -141,11 +141,17 @@ fresh_package() {
     printf '\n| package on Debian %s | |\n|---|---|\n' "$release" | tee -a "$fresh_home/report.md"
     fresh_step "build $new" fresh_packages "$new" && fresh_step "build $old" fresh_packages "$old" &&
         fresh_step "build $new again elsewhere: the same bytes" fresh_same "$new" || return 1
+    fresh_life "$old" "$new" "$release"
+}
+
+# fresh_life OLD NEW RELEASE: from the first installation to the purge.
+fresh_life() {
+    local old=$1 new=$2 release=$3 fixture failed=0
     fresh_base "$release"
     rm -rf "$fresh_root"
     cp -a --reflink=auto "$fresh_home/debian-$release" "$fresh_root"
     (cd / && fresh_in "$fresh_root" root \
-        'cd /; apt-get update -qq; DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends systemd-sysv dbus man-db') \
+        'apt-get update -qq; DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends systemd-sysv dbus man-db') \
         >>"$fresh_log" 2>&1
     cp "$fresh_home/packages-$new/isotherm_${new}_all.deb" "$fresh_home/packages-$old/isotherm_${old}_all.deb" "$fresh_root/root/"
     # shellcheck disable=SC2064 # expanded now
