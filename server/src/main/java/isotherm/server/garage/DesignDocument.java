@@ -171,6 +171,9 @@ public record DesignDocument(
         if (oil != null) {
             oil.check(path + "/oil", problems);
         }
+        if (plumbing != null) {
+            plumbing.check(path + "/plumbing", problems);
+        }
         if (cooler == null) {
             return;
         }

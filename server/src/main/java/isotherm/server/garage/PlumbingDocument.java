@@ -217,6 +217,24 @@ public record PlumbingDocument(
     }
 
     /**
+     * The manufacturer's figures in it. Where the ports are is asked for with the question that needs it: they are dragged one by
+     * one, and may lie on each other meanwhile.
+     *
+     * @param path where this stands
+     * @param problems receives a figure whose two ends do not fit together
+     */
+    void check(String path, List<Problem> problems) {
+        if (coreFigure != null) {
+            coreFigure.check(path + "/coreFigure", problems);
+        }
+        for (int i = 0; senders != null && i < senders.size(); i++) {
+            if (senders.get(i).figure() != null) {
+                senders.get(i).figure().check(path + "/senders/" + i + "/figure", problems);
+            }
+        }
+    }
+
+    /**
      * @param exchangerOff whether a factory exchanger comes off
      * @return the rest of the circuit
      */

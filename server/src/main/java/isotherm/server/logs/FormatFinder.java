@@ -199,7 +199,10 @@ final class FormatFinder {
                 boolean ends = ending[i] != null && c.units().contains(ending[i]);
                 // Oil in a unit of pressure is its pressure: "Oil (psi)".
                 Channel.Unit said = named[i] != null ? named[i] : ending[i];
-                boolean pressed = c == Channel.PRESSURE && c.units().contains(said) && Channel.OIL.match(names[i]) > 0;
+                boolean pressed = c == Channel.PRESSURE
+                        && said != null
+                        && c.units().contains(said)
+                        && Channel.OIL.match(names[i]) > 0;
                 int score = Math.max(c.match(names[i]), turns || pressed ? 1 : 0);
                 // A unit that the channel cannot have speaks against it: "Oil (bar)" is no temperature.
                 if (score > 0 && (named[i] == null || c.units().contains(named[i]))) {

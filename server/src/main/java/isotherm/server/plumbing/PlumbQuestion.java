@@ -47,9 +47,6 @@ public record PlumbQuestion(
     }
 
     private void check(String path, PlumbingDocument p, List<Problem> problems) {
-        if (p.coreFigure() != null) {
-            p.coreFigure().check(path + "/design/plumbing/coreFigure", problems);
-        }
         if (p.ends() != null) {
             p.ends().check(path + "/design/plumbing/ends", problems);
         }

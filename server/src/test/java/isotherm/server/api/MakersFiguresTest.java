@@ -62,6 +62,28 @@ class MakersFiguresTest {
     }
 
     @Test
+    void aSendersFigureWithoutItsLowEndIsRefusedWithTheDesignAndNotFoundOutLater() {
+        ObjectNode question = JSON.createObjectNode();
+        JsonNode example = JSON.readTree(Examples.read("plumb"));
+        ObjectNode design = (ObjectNode) example.get("design").deepCopy();
+        ObjectNode sender = JSON.createObjectNode()
+                .put("senses", "TEMPERATURE")
+                .put("site", "TAKEOFF")
+                .put("joint", "NPT")
+                .put("size", "1/8");
+        sender.putObject("figure").put("torqueHighNm", 20).put("oiled", false).put("source", "sheet 4");
+        ((ObjectNode) design.get("plumbing")).putArray("senders").add(sender);
+        question.set("car", example.get("car"));
+        question.set("duty", example.get("duty"));
+        question.set("design", design);
+        for (String asked : new String[] {"/api/outcome", "/api/plumb"}) {
+            HttpResponse<String> r = SERVER.send("POST", asked, question.toString());
+            assertThat(r.statusCode()).as(r.body()).isEqualTo(422);
+            assertThat(r.body()).contains("/design/plumbing/senders/0/figure/torqueLowNm");
+        }
+    }
+
+    @Test
     void aPartGoesIntoTheCoreWithItAndComesBack() {
         ObjectNode json = (ObjectNode) end().deepCopy();
         json.put("torqueLowNm", 30)
