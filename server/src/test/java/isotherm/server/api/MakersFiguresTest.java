@@ -69,7 +69,7 @@ class MakersFiguresTest {
         ObjectNode sender = JSON.createObjectNode()
                 .put("senses", "TEMPERATURE")
                 .put("site", "TAKEOFF")
-                .put("joint", "NPT")
+                .put("joint", "TAPER")
                 .put("size", "1/8");
         sender.putObject("figure").put("torqueHighNm", 20).put("oiled", false).put("source", "sheet 4");
         ((ObjectNode) design.get("plumbing")).putArray("senders").add(sender);
