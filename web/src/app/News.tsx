@@ -7,7 +7,7 @@ export function News() {
   newsRead(localStorage);
   return (
     <Page title={`New in ${NEWS.version}`} widest={LIST} back>
-      <Text text={NEWS.text} />
+      <Text text={NEWS.text.replace(/^### /gm, '## ')} />
     </Page>
   );
 }
