@@ -7,12 +7,12 @@ import { Told } from './Repairs';
 /** One line, once, after Isotherm was upgraded. */
 export function Upgraded() {
   const navigate = useNavigate();
-  const [shown, setShown] = useState(() => upgraded(localStorage));
+  const [shown, setShown] = useState(() => upgraded(() => localStorage));
   if (!shown) {
     return null;
   }
   const dismiss = () => {
-    newsRead(localStorage);
+    newsRead(() => localStorage);
     setShown(false);
   };
   return (

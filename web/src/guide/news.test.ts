@@ -27,19 +27,24 @@ describe('what is new', () => {
 
   it('is shown once after an upgrade', () => {
     const kept = storage('0.0.9');
-    expect(upgraded(kept)).toBe(true);
-    newsRead(kept);
-    expect(upgraded(kept)).toBe(false);
+    expect(upgraded(() => kept)).toBe(true);
+    newsRead(() => kept);
+    expect(upgraded(() => kept)).toBe(false);
   });
 
   it('is not shown at a first visit, nor later without an upgrade', () => {
     const kept = storage();
-    expect(upgraded(kept)).toBe(false);
-    expect(upgraded(kept)).toBe(false);
+    expect(upgraded(() => kept)).toBe(false);
+    expect(upgraded(() => kept)).toBe(false);
   });
 
   it('does without a storage', () => {
-    expect(upgraded(forbidden)).toBe(false);
-    expect(() => newsRead(forbidden)).not.toThrow();
+    expect(upgraded(() => forbidden)).toBe(false);
+    expect(() => newsRead(() => forbidden)).not.toThrow();
+    const none = () => {
+      throw new Error('not to be asked for');
+    };
+    expect(upgraded(none)).toBe(false);
+    expect(() => newsRead(none)).not.toThrow();
   });
 });

@@ -14,13 +14,14 @@ const SEEN = 'isotherm.version';
 /**
  * Whether this browser showed an older version before. The first visit shows nothing: everything is new then.
  *
- * @param storage where the version that was seen last is kept; one that refuses counts as a first visit
+ * @param storage gives where the version that was seen last is kept; one that refuses, already when it is asked for, counts as a
+ *     first visit
  */
-export function upgraded(storage: Pick<Storage, 'getItem' | 'setItem'>): boolean {
+export function upgraded(storage: () => Pick<Storage, 'getItem' | 'setItem'>): boolean {
   try {
-    const seen = storage.getItem(SEEN);
+    const seen = storage().getItem(SEEN);
     if (seen === null) {
-      storage.setItem(SEEN, NEWS.version);
+      storage().setItem(SEEN, NEWS.version);
     }
     return seen !== null && seen !== NEWS.version;
   } catch {
@@ -29,9 +30,9 @@ export function upgraded(storage: Pick<Storage, 'getItem' | 'setItem'>): boolean
 }
 
 /** From now on this version is not new any more. */
-export function newsRead(storage: Pick<Storage, 'setItem'>): void {
+export function newsRead(storage: () => Pick<Storage, 'setItem'>): void {
   try {
-    storage.setItem(SEEN, NEWS.version);
+    storage().setItem(SEEN, NEWS.version);
   } catch {
     // It is shown once more next time.
   }
